@@ -1,0 +1,46 @@
+import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
+import svelte from 'eslint-plugin-svelte';
+import { defineConfig, globalIgnores } from 'eslint/config';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+const pure = (what) => ({ message: `${what} is passed in: the core has no clock and no chance of its own.` });
+
+export default defineConfig(
+  globalIgnores(['build/', '.svelte-kit/', '.local/', 'node_modules/', 'test-results/', 'bench/bare/.svelte-kit/', 'bench/bare/build/']),
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  ...svelte.configs.recommended,
+  prettier,
+  ...svelte.configs.prettier,
+  {
+    languageOptions: { globals: { ...globals.browser, ...globals.node } },
+    rules: {
+      'no-undef': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'svelte/no-navigation-without-resolve': 'off'
+    }
+  },
+  {
+    files: ['**/*.svelte', '**/*.svelte.ts'],
+    languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig } }
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', ...pure('Time') },
+        { object: 'Math', property: 'random', ...pure('Randomness') }
+      ],
+      'no-restricted-imports': ['error', { patterns: ['$lib/*', '**/lib/*', '**/routes/*', 'svelte', '@sveltejs/*', 'node:*'] }]
+    }
+  },
+  {
+    files: ['src/lib/**', 'src/routes/**'],
+    ignores: ['src/lib/server/repositories/**', 'src/lib/server/db/**'],
+    rules: { 'no-restricted-imports': ['error', { paths: [{ name: 'pg', message: 'SQL lives in the repositories.' }] }] }
+  }
+);

@@ -1,0 +1,65 @@
+import type { CalcError } from './result.ts';
+
+/**
+ * Every sentence the core can refuse with. A message says what was read, what was expected and what to do;
+ * the code is what programs branch on.
+ */
+export const sentences = {
+  'bad-input': (f: { what: string }) => f.what,
+  'unknown-calc': (f: { name: string }) =>
+    `There is no calculation called "${f.name}". The list of names is at GET /api/calc.`,
+  'bad-reading': (f: { text: string; expected: string }) =>
+    f.text.trim() === ''
+      ? `Nothing was typed. Expected ${f.expected}.`
+      : `"${f.text}" cannot be read here. Expected ${f.expected}.`,
+  'wrong-unit': (f: { unit: string; quantity: string; expected: string }) =>
+    `${f.unit} is not a unit of ${f.quantity}. Use ${f.expected}.`,
+  'out-of-range': (f: { what: string }) => f.what,
+  'needs-per-rev': (f: { text: string }) =>
+    `"${f.text}" counts whole turns of a dial, but how much one turn measures is not known. Choose the dial, or type the full length.`,
+  'geometry-impossible': (f: { strokeMm: number; rodMm: number; pinOffsetMm: number }) =>
+    `A rod of ${f.rodMm} mm cannot follow a stroke of ${f.strokeMm} mm${f.pinOffsetMm ? ` with a pin offset of ${f.pinOffsetMm} mm` : ''}: it must be longer than half the stroke plus the offset. Check both figures.`,
+  'drop-out-of-range': (f: { dropMm: number; maxMm: number }) =>
+    `A piston drop of ${f.dropMm} mm does not occur: the piston travels from 0 to ${round(f.maxMm, 3)} mm. Check the dial's whole turns and the unit.`,
+  'pair-swapped': (f: { pair: number; before: number; after: number }) =>
+    `In pair ${f.pair} the wheel goes from ${f.before}° before the top to ${f.after}° after it, more than half a turn. The two are probably swapped.`,
+  'too-few-readings': (f: { have: number; need: number; what: string }) =>
+    `${f.have} ${f.what} taken, ${f.need} are needed.`,
+  'one-sided': (_: object) =>
+    'All readings lie on one side of the top. Take some on the other side too, or the top cannot be placed.',
+  'no-slope': (_: object) => 'The readings do not change: no line can be drawn through them.',
+  'curve-order': (f: { what: string }) => `${f.what} must rise from line to line.`,
+  'arc-empty': (_: object) => 'The housing has no free arc: its two limits are the same.',
+  'baseline-needs-zero': (_: object) => 'The measured curve must begin where the advance is still 0.',
+  'baseline-not-rising': (_: object) => 'The measured curve must rise from its start to its maximum.',
+  'baseline-slack': (_: object) => 'The springs of the measured curve hold nothing at rest: no start speed follows.',
+  'cannot-extrapolate': (_: object) =>
+    'The stop lies beyond what was measured, and the curve below it does not show how the weights would go on.',
+  'chart-mismatch': (f: { chart: string; pump: string }) =>
+    `The chart is for pump ${f.chart || '(no code)'}, the pump is ${f.pump || '(no code)'}. A chart serves the pump it was made for and no other.`,
+  'chart-order': (_: object) => 'The lift of the chart must rise all the way, or fall all the way, with the angle.',
+  'no-such-step': (f: { step: string }) => `This run sheet has no step "${f.step}".`,
+  'no-such-slot': (f: { slot: string; step: string }) => `The step "${f.step}" takes no figure called "${f.slot}".`,
+  'no-such-reading': (_: object) => 'That reading is not in this log any more: it was undone. Take the reading again.',
+  'step-blocked': (f: { step: string; needs: string }) => `"${f.step}" has to wait: ${f.needs}.`,
+  'readings-missing': (f: { step: string; what: string }) =>
+    `"${f.step}" has no reading yet: ${f.what}. Log it, or skip the step and say why.`,
+  'values-missing': (f: { step: string; what: string }) =>
+    `"${f.step}" cannot be worked out: the data sheet has no ${f.what}. Enter it with its source, or skip the step and say why.`,
+  'not-proved': (f: { step: string; what: string }) => `"${f.step}" is not settled: ${f.what}.`,
+  'never-overrule': (f: { flags: string }) => `This can hurt someone or break something and is not overruled with a reason: ${f.flags}. Make it so, and say that it is.`,
+  'not-undoable': (_: object) => 'That was already undone, or is not in this log.',
+  'no-such-choice': (f: { what: string }) => `There is no such choice: ${f.what}.`,
+  'outside-chart': (f: { what: string }) => `${f.what} lies outside the chart.`
+} satisfies Record<string, (facts: never) => string>;
+
+export type ErrorCode = keyof typeof sentences;
+type Facts<C extends ErrorCode> = Parameters<(typeof sentences)[C]>[0];
+
+const round = (x: number, digits: number) => Number(x.toFixed(digits));
+
+/** Builds a refusal from its code, the input at fault and the facts of the case. */
+export function fail<C extends ErrorCode>(code: C, path: string, facts: Facts<C>): { ok: false; error: CalcError } {
+  const sentence = sentences[code] as (f: Facts<C>) => string;
+  return { ok: false, error: { code, message: sentence(facts), path } };
+}

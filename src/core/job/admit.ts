@@ -1,0 +1,100 @@
+import { fail } from '../errors/catalogue.ts';
+import { ok, type Result } from '../errors/result.ts';
+import type { Engine } from '../sheets/engine.ts';
+import { fieldOf } from '../sheets/data-sheet.ts';
+import { flags, isHard, type FlagId } from '../sheets/flags.ts';
+import { isSchool, schoolOf } from '../sheets/schools.ts';
+import type { EventBody, JobEvent } from './events.ts';
+import { missingValues, type JobState, type StepView } from './state.ts';
+
+const yes = ok(null);
+type Answer = Result<null>;
+
+/**
+ * Whether an event may be written to the log as it stands. The screen asks before it offers, the server asks before
+ * it writes; both get the same answer. Errors name the step and say what to do instead.
+ */
+export function admit(state: JobState, engine: Engine, log: readonly JobEvent[], e: EventBody): Answer {
+  switch (e.kind) {
+    case 'reading':
+      return withStep(state, e.step, (v) =>
+        v.step.slots.some((s) => matches(s.slot, e.slot) && s.quantity === e.quantity)
+          ? yes
+          : fail('no-such-slot', 'slot', { slot: e.slot, step: v.step.title })
+      );
+    case 'amend':
+      return state.readings.some((r) => r.id === e.replaces) ? yes : fail('no-such-reading', 'replaces', {});
+    case 'done':
+      return withStep(state, e.step, (v) => mayBeDone(state, engine, v));
+    case 'skip':
+    case 'reopen':
+      return withStep(state, e.step, () => yes);
+    case 'override': {
+      const hard = e.flags.filter((f) => isHard(f));
+      if (hard.length > 0) return fail('never-overrule', 'flags', { flags: hard.map(named).join(', ') });
+      return withStep(state, e.step, () => yes);
+    }
+    case 'choose':
+      return isSchool(e.school) && schoolOf(e.school).options.some((o) => o.id === e.option)
+        ? yes
+        : fail('no-such-choice', 'option', { what: `${e.school}: ${e.option}` });
+    case 'fact':
+      return state.sheet.steps.some((s) => s.onlyIf?.fact === e.fact) ? yes : fail('no-such-choice', 'fact', { what: e.fact });
+    case 'undo': {
+      const target = log.find((x) => x.id === e.undoes);
+      const done = !target || target.kind === 'undo' || state.replayed.undone.has(e.undoes);
+      return done ? fail('not-undoable', 'undoes', {}) : yes;
+    }
+    case 'remark':
+    case 'sign':
+    case 'say':
+    case 'crank':
+      return yes;
+  }
+}
+
+/** `stands-back` and `strobe-again` are further ways to log a slot that repeats. */
+const matches = (slot: string, given: string): boolean => given === slot || given === `${slot}-again` || given === `${slot}-back`;
+
+function withStep(state: JobState, id: string, then: (v: StepView) => Answer): Answer {
+  const v = state.steps.find((s) => s.step.id === id);
+  return v ? then(v) : fail('no-such-step', 'step', { step: id });
+}
+
+function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
+  const { step } = v;
+  if (v.missing.length > 0 || v.stillOn.length > 0) {
+    const needs = [...v.missing.map((f) => flags[f].off), ...v.stillOn.map((f) => flags[f].on)].join(', ');
+    return fail('step-blocked', 'step', { step: step.title, needs });
+  }
+  const values = missingValues(step, engine);
+  if (values.length > 0) {
+    const what = values.map((n) => lower(fieldOf(n)?.label ?? n)).join(', ');
+    return fail('values-missing', 'step', { step: step.title, what });
+  }
+  const unread = step.slots.filter((s) => s.required && !state.readings.some((r) => r.step === step.id && matches(s.slot, r.slot)));
+  if (unread.length > 0) return fail('readings-missing', 'step', { step: step.title, what: unread.map((s) => s.label).join(', ') });
+  const open = v.overruled === null ? notSettled(state, v) : null;
+  return open === null ? yes : fail('not-proved', 'step', { step: step.title, what: open });
+}
+
+/** What the readings of a step leave open, in words; null when they settle it. A reason overrules it. */
+export function notSettled(state: JobState, v: StepView): string | null {
+  if (v.step.surface === 'strokes') {
+    if (state.signs.length === 0) return 'no sign of the stroke was given';
+    if (state.evidence!.state === 'unsure') return 'the signs do not tell compression from exhaust';
+    if (state.evidence!.contradictory) return 'the signs contradict each other';
+    return state.signs.length < 2 ? 'one sign alone is provisional, add a second and independent one' : null;
+  }
+  if (v.step.surface === 'tdc') {
+    if (!state.tdc.found) return state.tdc.error?.message ?? 'no complete pair';
+    return state.tdc.verdict && state.tdc.verdict.state !== 'in' ? 'too close to call: take another pair' : null;
+  }
+  const timing = state.timing[v.step.id];
+  if (timing?.latest?.verdict && timing.latest.verdict.state !== 'in')
+    return timing.latest.verdict.state === 'out' ? 'the last reading is outside the limits' : 'the last reading is too close to call';
+  return null;
+}
+
+const named = (f: FlagId): string => flags[f].on;
+const lower = (s: string): string => s.charAt(0).toLowerCase() + s.slice(1);

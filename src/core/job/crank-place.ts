@@ -1,0 +1,82 @@
+import { mod } from '../angles.ts';
+import type { TdcFromPairs } from '../crank/tdc-pairs.ts';
+import type { Evidence } from '../crank/cycle-evidence.ts';
+import { cycleDegOf, numberOf, type Engine } from '../sheets/engine.ts';
+import type { EventOf } from './events.ts';
+import type { Reading, Replayed } from './replay.ts';
+import { placeU, type TdcWork } from './tdc-work.ts';
+
+export interface CrankPlace {
+  /** degrees after number one's firing TDC; modulo one turn while the stroke is not known. null: not known at all */
+  crankDeg: number | null;
+  uDeg: number | null;
+  strokeKnown: boolean;
+  lastMove: 'forward' | 'backward' | 'unknown';
+  from: string;
+}
+
+const NOWHERE: CrankPlace = { crankDeg: null, uDeg: null, strokeKnown: false, lastMove: 'unknown', from: '' };
+type Told = { seq: number } & ({ wheel: Reading } | { told: EventOf<'crank'> } | { signs: true });
+
+/**
+ * Where the crank stands, from everything the log says about it in order: readings of the wheel, the dial dragged or
+ * a place typed, the signs of the stroke, the reference reached. A wheel reading alone fixes the crank within one
+ * turn; the signs say which turn, since they speak of the rise that follows the place where they were taken; from
+ * then on the turns are counted.
+ */
+export function crankPlace(engine: Engine, r: Replayed, tdc: TdcWork, evidence: Evidence | null): CrankPlace {
+  const cycle = cycleDegOf(engine);
+  const decided = evidence !== null && evidence.state !== 'unsure' && r.signsSeq !== null;
+  const told: Told[] = [
+    ...r.readings.filter((x) => WHEEL_SLOTS.has(x.slot)).map((x) => ({ seq: x.seq, wheel: x })),
+    ...r.crank.map((x) => ({ seq: x.seq, told: x })),
+    ...(decided ? [{ seq: r.signsSeq!, signs: true as const }] : [])
+  ].sort((a, b) => a.seq - b.seq);
+  let place = NOWHERE;
+  let signsOpen = false;
+  for (const t of told) {
+    if ('wheel' in t) {
+      if (tdc.found) place = fromWheel(place, t.wheel, tdc.found, cycle);
+    } else if ('told' in t) place = fromTold(t.told, engine, cycle, r);
+    else signsOpen = true;
+    if (cycle === 360 && place.crankDeg !== null) place = { ...place, strokeKnown: true };
+    if (signsOpen && place.crankDeg !== null) {
+      if (!place.strokeKnown) place = withStroke(place, evidence!.state === 'compression');
+      signsOpen = false;
+    }
+  }
+  return place;
+}
+
+/** The coming TDC fires if the rise is compression: then the crank stands in the second turn of the cycle. */
+function withStroke(place: CrankPlace, compression: boolean): CrankPlace {
+  const turn = mod(place.crankDeg!, 360);
+  return { ...place, strokeKnown: true, crankDeg: compression ? mod(turn + 360, 720) : turn };
+}
+
+const WHEEL_SLOTS = new Set(['before', 'after', 'stands', 'stands-back']);
+/** Reading the same place again may come out a little behind it; that is not a turn of the crank. */
+const SAME_PLACE_DEG = 3;
+
+function fromWheel(last: CrankPlace, reading: Reading, tdc: TdcFromPairs, cycle: number): CrankPlace {
+  const turn = mod(reading.value - tdc.tdcWheelDeg, 360);
+  const uDeg = placeU(reading.gauge, tdc.uDeg);
+  const lastMove = reading.slot === 'stands-back' ? 'backward' : 'forward';
+  if (last.crankDeg === null || !last.strokeKnown)
+    return { crankDeg: turn, uDeg, strokeKnown: false, lastMove, from: 'wheel' };
+  const ahead = mod(turn - last.crankDeg, 360);
+  // pairs rock about one TDC: the nearer way; elsewhere the way the technician says the crank went
+  const nearest = reading.slot === 'before' || reading.slot === 'after' ? ahead > 180 : ahead > 360 - SAME_PLACE_DEG;
+  const back = reading.slot === 'stands-back' ? ahead > SAME_PLACE_DEG : nearest;
+  return { crankDeg: mod(last.crankDeg + ahead - (back ? 360 : 0), cycle), uDeg, strokeKnown: true, lastMove, from: 'wheel' };
+}
+
+function fromTold(e: EventOf<'crank'>, engine: Engine, cycle: number, r: Replayed): CrankPlace {
+  if (e.crankDeg === null) return { ...NOWHERE, lastMove: e.move };
+  const target = numberOf(engine, 'staticBtdc');
+  const reached = Number.isNaN(e.crankDeg);
+  if (reached && target === undefined) return NOWHERE;
+  const crankDeg = mod(reached ? -target! : e.crankDeg, cycle);
+  const known = !reached || r.flags.get('compression-confirmed') !== false;
+  return { crankDeg, uDeg: null, strokeKnown: known, lastMove: e.move, from: reached ? 'reference' : 'told' };
+}

@@ -1,0 +1,46 @@
+import type { SignKind } from '../crank/cycle-evidence.ts';
+import type { Quantity } from '../units/units.ts';
+import type { FlagId } from '../sheets/flags.ts';
+
+/** The gauge as it was when the reading was taken; a later calibration does not reach back. */
+export interface GaugeRef {
+  id: string;
+  name: string;
+  resolution: number;
+  accuracy: number;
+}
+
+export interface Person {
+  id: string;
+  name: string;
+}
+
+/** A figure as typed and as understood, in base units. */
+export interface Figure {
+  text: string;
+  unit: string;
+  value: number;
+  resolution: number;
+  gauge: GaugeRef | null;
+}
+
+export type EventBody =
+  | ({ kind: 'reading'; step: string; slot: string; quantity: Quantity } & Figure)
+  | ({ kind: 'amend'; replaces: string; basis: string; reason: string } & Figure)
+  | { kind: 'done'; step: string }
+  | { kind: 'skip'; step: string; reason: string }
+  | { kind: 'reopen'; step: string }
+  | { kind: 'choose'; school: string; option: string }
+  | { kind: 'sign'; sign: SignKind; seen: boolean | null }
+  | { kind: 'fact'; fact: string; value: boolean }
+  | { kind: 'say'; flag: FlagId; on: boolean }
+  | { kind: 'crank'; crankDeg: number | null; move: 'forward' | 'backward' | 'unknown' }
+  | { kind: 'override'; step: string; flags: FlagId[]; reason: string }
+  | { kind: 'remark'; text: string; step?: string }
+  | { kind: 'undo'; undoes: string };
+
+export type EventKind = EventBody['kind'];
+
+/** One line of a job's log. `seq` counts from 1 within the job and is given by the database. */
+export type JobEvent = EventBody & { id: string; seq: number; at: string; by: Person };
+export type EventOf<K extends EventKind> = Extract<JobEvent, { kind: K }>;

@@ -1,0 +1,73 @@
+import type { VerdictState } from '../measure/verdict.ts';
+import type { Engine } from '../sheets/engine.ts';
+import type { JobState } from './state.ts';
+
+/** A settled figure of a job: what was worked out, how, and how it was judged. Derived from the log, never edited. */
+export interface SettledFigure {
+  key: string;
+  label: string;
+  value: number;
+  uDeg: number | null;
+  kind: 'early-late' | 'wheel' | 'probability' | 'timing' | 'housing';
+  verdict: VerdictState | null;
+  calc: string;
+  input: unknown;
+  output: unknown;
+}
+
+/** The figures settled so far, in the order of the work. */
+export function settledFigures(state: JobState, engine: Engine): SettledFigure[] {
+  const out: SettledFigure[] = [];
+  const { tdc, mark, evidence } = state;
+  if (tdc.found && tdc.input)
+    out.push({
+      key: 'tdc',
+      label: 'Wheel at true TDC',
+      value: tdc.found.tdcWheelDeg,
+      uDeg: tdc.found.uDeg,
+      kind: 'wheel',
+      verdict: tdc.verdict?.state ?? null,
+      calc: 'tdc.pairs',
+      input: tdc.input,
+      output: tdc.found
+    });
+  if (mark)
+    out.push({
+      key: 'mark',
+      label: 'Mark reads at true TDC',
+      value: mark.errorDeg,
+      uDeg: mark.uDeg,
+      kind: 'early-late',
+      verdict: null,
+      calc: 'mark.check',
+      input: { markBtdc: mark.errorDeg, uDeg: mark.uDeg },
+      output: mark
+    });
+  if (evidence)
+    out.push({
+      key: 'stroke',
+      label: 'Coming rise is compression',
+      value: evidence.pCompression,
+      uDeg: null,
+      kind: 'probability',
+      verdict: evidence.state === 'unsure' ? 'unsure' : null,
+      calc: 'cycle.evidence',
+      input: { evidence: state.signs },
+      output: evidence
+    });
+  for (const [step, t] of Object.entries(state.timing)) {
+    if (!t.latest) continue;
+    out.push({
+      key: `timing:${step}`,
+      label: step === 'strobe' ? 'Initial timing, strobe' : 'Initial timing, at rest',
+      value: t.latest.btdc,
+      uDeg: t.latest.uDeg,
+      kind: 'timing',
+      verdict: t.latest.verdict?.state ?? null,
+      calc: 'static.adjust',
+      input: { measuredBtdc: t.latest.btdc, targetBtdc: t.targetBtdc, engine: engine.id },
+      output: t.latest.move
+    });
+  }
+  return out;
+}

@@ -1,0 +1,91 @@
+import { fail } from '../errors/catalogue.ts';
+import type { Result } from '../errors/result.ts';
+import { readingParse, type ParsedReading } from '../measure/reading-parse.ts';
+import type { Engine } from '../sheets/engine.ts';
+import { numberOf, sliderOf } from '../sheets/engine.ts';
+import type { Slot, Step } from '../sheets/types.ts';
+import type { Unit } from '../units/units.ts';
+import { slider } from '../crank/slider.ts';
+import type { JobState } from './state.ts';
+
+export interface Aim {
+  slot: Slot;
+  /** the slot as it will be logged: `strobe-again` repeats the last setting */
+  as: string;
+  /** for pairs: which one */
+  n: number | null;
+}
+
+/** Where the next figure goes: the first slot of the step still empty, or the one that repeats. Null: takes none. */
+export function nextSlot(state: JobState, step: Step, prefer?: string): Aim | null {
+  if (step.slots.length === 0) return null;
+  const mine = state.readings.filter((r) => r.step === step.id);
+  const named = (s: string) => step.slots.find((x) => x.slot === s)!;
+  if (step.surface === 'tdc') {
+    const as = prefer ?? state.tdc.nextSlot;
+    return { slot: named(as), as, n: as === 'depth' ? null : mine.filter((r) => r.slot === as).length + 1 };
+  }
+  if (step.surface === 'timing') {
+    const base = step.slots[0]!;
+    const repeat = prefer ? prefer === 'again' : state.timing[step.id]!.nextIsRepeat;
+    return { slot: base, as: repeat ? `${base.slot}-again` : base.slot, n: null };
+  }
+  if (prefer === 'back') return { slot: step.slots[0]!, as: `${step.slots[0]!.slot}-back`, n: null };
+  const slot = step.slots.find((s) => !mine.some((r) => r.slot === s.slot)) ?? step.slots.findLast((s) => s.repeats) ?? step.slots[step.slots.length - 1]!;
+  return { slot, as: slot.slot, n: null };
+}
+
+/** `17.6 a` names the side of the top as well; the letter is taken off before the figure is read. */
+const SIDE = /^(.*\d[^a-z]*?)\s*([ab])$/i;
+
+/** Reads what is in the reading line for a step: the figure, and the slot it goes to. */
+export function readFor(
+  state: JobState,
+  step: Step,
+  text: string,
+  unitFor: (slot: Slot) => Unit,
+  prefer?: string
+): Result<{ aim: Aim; figure: ParsedReading; text: string }> {
+  let side: string | undefined;
+  let figureText = text;
+  const m = step.surface === 'tdc' ? SIDE.exec(text.trim()) : null;
+  if (m) {
+    figureText = m[1]!;
+    side = m[2]!.toLowerCase() === 'a' ? 'after' : 'before';
+  }
+  const aim = nextSlot(state, step, side ?? prefer);
+  if (!aim) return fail('no-such-slot', 'text', { slot: text, step: step.title });
+  const figure = readingParse({ text: figureText, quantity: aim.slot.quantity, defaultUnit: unitFor(aim.slot) });
+  return figure.ok ? { ok: true, out: { aim, figure: figure.out, text: figureText } } : figure;
+}
+
+/** What is improbable about a figure, as a question to ask once; null when nothing is. */
+export function doubt(state: JobState, engine: Engine, step: Step, aim: Aim, figure: ParsedReading): string | null {
+  const { value } = figure;
+  if (aim.slot.slot === 'depth') return depthDoubt(engine, value);
+  if (step.surface === 'tdc') return pairDoubt(state, aim, value);
+  if (aim.slot.quantity === 'timing') {
+    if (Math.abs(value) > 60) return `${value.toFixed(1)}° is far from any initial timing.`;
+    const target = numberOf(engine, 'staticBtdc');
+    if (target !== undefined && Math.abs(value - target) > 20) return `That is ${Math.abs(value - target).toFixed(0)}° from the data sheet\u2019s ${target}°.`;
+  }
+  if (aim.slot.quantity === 'angle' && Math.abs(value) > 360) return 'A wheel shows no more than 360°.';
+  return null;
+}
+
+function depthDoubt(engine: Engine, mm: number): string | null {
+  const g = sliderOf(engine);
+  const s = g ? slider(g) : null;
+  if (mm <= 0) return 'The piston cannot stand above the top: depth is counted downwards.';
+  if (s?.ok && mm > s.out.maxDropMm) return `The stroke is ${s.out.maxDropMm.toFixed(1)} mm: the piston does not go ${mm.toFixed(1)} mm down.`;
+  if (s?.ok && mm > s.out.maxDropMm / 3) return `${mm.toFixed(1)} mm is more than a third of the stroke, far down for this.`;
+  return null;
+}
+
+function pairDoubt(state: JobState, aim: Aim, value: number): string | null {
+  if (Math.abs(value) > 360) return 'A wheel shows no more than 360°.';
+  const others = state.tdc.rows.filter((r) => r.middleDeg !== null).map((r) => (aim.as === 'before' ? r.before!.value : r.after!.value));
+  if (others.length === 0) return null;
+  const off = Math.min(...others.map((o) => Math.abs(((value - o + 540) % 360) - 180)));
+  return off > 5 ? `That is ${off.toFixed(1)}° from the other readings of this side.` : null;
+}

@@ -1,0 +1,172 @@
+import { mod } from '../angles.ts';
+import { crankPlan, type CrankPlan, type PlanStep, type Turn } from '../crank/crank-plan.ts';
+import type { Dwell } from '../crank/tdc-dwell.ts';
+import { choiceOf, cycleDegOf, numberOf, type Engine } from '../sheets/engine.ts';
+import { flags } from '../sheets/flags.ts';
+import { fieldOf } from '../sheets/data-sheet.ts';
+import { formatTiming } from '../units/format.ts';
+import type { CrankPlace } from './crank-place.ts';
+import { missingValues, type JobState, type StepView } from './state.ts';
+import type { SettingRow, TimingWork } from './timing-work.ts';
+
+/** How a length is written for the person who reads it. */
+export type LengthText = (mm: number, decimals?: number) => string;
+export type View = 'front' | 'rear';
+
+export const turnWord = (t: Turn): string => (t === 'cw' ? 'clockwise' : 'anticlockwise');
+export const degText = (d: number, decimals = 1): string => `${d.toFixed(decimals)}°`;
+/** ± is two standard uncertainties, everywhere. */
+export const plusMinus = (u: number, decimals = 2): string => `± ${(2 * u).toFixed(decimals)}`;
+
+/** A place in the cycle: `7.0° before firing TDC`, `14.2° after overlap TDC`. */
+export function placeText(place: CrankPlace, cycleDeg: number): string {
+  if (place.crankDeg === null) return 'not known';
+  const half = place.strokeKnown ? cycleDeg : 360;
+  const d = mod(place.crankDeg, half);
+  const nearest = Math.round(d / 360) * 360;
+  const off = d - nearest;
+  const which = cycleDeg === 360 ? 'TDC' : !place.strokeKnown ? 'a TDC' : nearest % 720 === 0 ? 'firing TDC' : 'overlap TDC';
+  if (Math.abs(off) < 0.05) return `at ${which}`;
+  return `${degText(Math.abs(off))} ${off < 0 ? 'before' : 'after'} ${which}`;
+}
+
+/** The plan from where the crank is to the initial setting, for someone who looks at the given end; null without what it needs. */
+export function planToTarget(state: JobState, engine: Engine, view: View, from: CrankPlace = state.crank): CrankPlan | null {
+  const backlashDeg = numberOf(engine, 'backlashDeg');
+  const runningDirection = choiceOf(engine, 'runningDirection');
+  if (from.crankDeg === null || state.targetBtdc === null || backlashDeg === undefined) return null;
+  if (runningDirection !== 'cw' && runningDirection !== 'ccw') return null;
+  const ringGearTeeth = numberOf(engine, 'ringGearTeeth');
+  return crankPlan({
+    cycleDeg: cycleDegOf(engine),
+    currentDeg: from.crankDeg,
+    targetDeg: -state.targetBtdc,
+    strokeKnown: from.strokeKnown,
+    approach: state.schools.overshoot.option === 'forward' ? 'forward' : 'backUp',
+    backlashDeg,
+    lastMove: from.lastMove,
+    runningDirection,
+    view,
+    ...(ringGearTeeth === undefined ? {} : { ringGearTeeth })
+  });
+}
+
+/** One move of a plan as it is said to the person at the crank. */
+export function moveText(step: PlanStep, view: View, to: string): string {
+  const passes = step.passes.map((p) => (p === 0 ? 'past firing TDC' : 'past the overlap TDC, where the mark comes up too: not that one')).join(', ');
+  const teeth = step.ringTeeth === undefined ? '' : ` (${step.ringTeeth.toFixed(1)} ring-gear teeth)`;
+  return `Turn ${turnWord(step.turn)} (seen from the ${view}) ${degText(step.degrees)}${teeth}, ${passes ? passes + ', ' : ''}${to}.`;
+}
+
+/** The whole plan, a sentence a move. */
+export function planText(plan: CrankPlan, view: View, targetBtdc: number): string[] {
+  if (plan.steps.length === 0) return [`The crank stands at ${formatTiming(targetBtdc, decimalsOf(targetBtdc))}. Leave it.`];
+  return plan.steps.map((s, k) => {
+    const last = k === plan.steps.length - 1;
+    if (!last) return moveText(s, view, 'well past the target');
+    return moveText(s, view, `to ${formatTiming(targetBtdc, decimalsOf(targetBtdc))}${plan.thenCheckStroke ? ', then tell the strokes apart' : ''}`);
+  });
+}
+
+const decimalsOf = (x: number): number => (Number.isInteger(x) ? 0 : 1);
+
+/** How the housing must be turned for a reading: `Turn the housing anticlockwise (from above) 1.4°, 1.01 mm at the rim`. */
+export function housingText(row: SettingRow, len: LengthText): string | null {
+  const m = row.move;
+  if (!m) return null;
+  if (m.turn === 'none') return 'The housing stands right. Leave it.';
+  const rim = m.rimMm === undefined ? '' : `, ${len(m.rimMm, 2)} at the rim`;
+  return `Turn the housing ${turnWord(m.turn)} (from above) ${m.housingDeg.toFixed(2)}°${rim}`;
+}
+
+/** The one sentence at the top of the work surface: a finding or an instruction, never the name of the screen. */
+export function headline(state: JobState, engine: Engine, v: StepView, len: LengthText): string {
+  const lacks = missingValues(v.step, engine);
+  if (lacks.length > 0 && v.state !== 'done') return `Enter ${list(lacks.map((n) => lower(fieldOf(n)?.label ?? n)))}`;
+  switch (v.step.surface) {
+    case 'tdc':
+      return tdcHeadline(state, v, len);
+    case 'mark':
+      return state.mark ? markFinding(state.mark.errorDeg, state.mark.uDeg) : v.step.say;
+    case 'strokes':
+      return strokesHeadline(state, v);
+    case 'timing':
+      return timingHeadline(state.timing[v.step.id]!, v, len);
+    default:
+      return v.step.say;
+  }
+}
+
+function tdcHeadline(state: JobState, v: StepView, len: LengthText): string {
+  const t = state.tdc;
+  if (v.state === 'done' && t.found) return `True TDC is where the wheel reads ${degText(t.found.tdcWheelDeg, 2)}`;
+  const depth = t.depth ? ` at ${len(t.depth.value, 2)} down` : '';
+  if (t.rows.some((r) => r.error)) return 'One pair looks swapped: look at it first';
+  if (t.verdict?.state === 'unsure' || t.verdict?.state === 'out') return `Take one more pair${depth}`;
+  if (t.found && t.rows.length < 3) return `Take ${t.rows.length === 1 ? 'two more pairs' : 'one more pair'}${depth}, or go on`;
+  if (t.found) return `True TDC is where the wheel reads ${degText(t.found.tdcWheelDeg, 2)}`;
+  return v.step.say;
+}
+
+/** What the mark is worth, in a sentence. */
+export function markFinding(errorDeg: number, uDeg: number): string {
+  if (Math.abs(errorDeg) <= 2 * uDeg) return 'The mark agrees with true TDC, as far as can be seen';
+  return `The mark stands ${Math.abs(errorDeg).toFixed(1)}° ${errorDeg > 0 ? 'early' : 'late'}: take that off every reading`;
+}
+
+function strokesHeadline(state: JobState, v: StepView): string {
+  const e = state.evidence;
+  if (!e) return v.step.say;
+  if (e.contradictory) return 'The signs contradict each other: check one of them again';
+  if (e.state === 'unsure') return 'Too close to call: give one more sign';
+  const stroke = e.state === 'compression' ? 'compression' : 'exhaust';
+  return state.signs.length < 2 ? `Probably ${stroke}: one sign is provisional, add a second` : `The coming rise is ${stroke}`;
+}
+
+function timingHeadline(t: TimingWork, v: StepView, len: LengthText): string {
+  if (!t.latest) return v.step.say;
+  const state = t.latest.verdict?.state;
+  if (state === 'in') return `In: ${formatTiming(t.latest.btdc)} with the mark\u2019s error taken off`;
+  if (state === 'unsure') return 'Too close to call: read it once more without turning the housing';
+  return housingText(t.latest, len) ?? v.step.say;
+}
+
+export interface FloorLine {
+  next: string;
+  waits: 'ready' | 'helper' | 'value' | 'lock' | 'signed';
+  waitsText: string;
+  rank: number;
+}
+
+/** A job as a line of the floor: what comes next and what it waits for; `rank` sorts what can be done now first. */
+export function floorLine(state: JobState, engine: Engine): FloorLine {
+  if (state.current === null) return { next: 'Nothing left to do: print the card', waits: 'signed', waitsText: 'done', rank: 4 };
+  const v = state.steps[state.current]!;
+  const next = headline(state, engine, v, (mm, d = 2) => `${mm.toFixed(d)} mm`);
+  const lacks = missingValues(v.step, engine);
+  if (lacks.length > 0) {
+    const what = list(lacks.map((n) => lower(fieldOf(n)?.label ?? n)));
+    return { next, waits: 'value', waitsText: `waits for the data sheet: ${what}`, rank: 2 };
+  }
+  if (v.state === 'blocked') {
+    const needs = [...v.missing.map((f) => flags[f].off), ...v.stillOn.map((f) => flags[f].on)];
+    return { next, waits: 'lock', waitsText: `held: ${list(needs)}`, rank: 3 };
+  }
+  if (v.step.helper === 'yes') return { next, waits: 'helper', waitsText: 'needs a helper', rank: 1 };
+  return { next, waits: 'ready', waitsText: 'ready: you, at the engine', rank: 0 };
+}
+
+export function list(words: string[]): string {
+  if (words.length < 2) return words.join('');
+  return `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
+}
+
+const lower = (s: string): string => s.charAt(0).toLowerCase() + s.slice(1);
+
+/** Why the recommended depth, or why none is good enough. */
+export function dwellText(d: Dwell, len: LengthText): string {
+  const flat = `This dial sees nothing move over ${degText(d.dwellDeg)} about the top.`;
+  if (d.recommended)
+    return `${flat} Read at ${len(d.recommended.dropMm, 2)} down (${d.recommended.angleDeg}° before): a pair then reaches ${plusMinus(d.recommended.uDeg)}°.`;
+  return `${flat} ${d.reason === 'wheel-too-coarse' ? 'The wheel is too coarse for a good pair at any depth.' : 'The dial is too coarse: take a finer one or a positive stop.'}`;
+}

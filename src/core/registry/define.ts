@@ -1,0 +1,60 @@
+import type { z } from 'zod';
+import { fail } from '../errors/catalogue.ts';
+import { ok, type CalcError, type Result } from '../errors/result.ts';
+
+/** One calculation as its callers see it: a name, what it answers, the schema of its input, and the function. */
+export interface Calc {
+  name: string;
+  title: string;
+  input: z.ZodType;
+  run: (input: unknown) => Result<unknown>;
+}
+
+/**
+ * Makes a calculation callable with unknown input: the schema checks and completes it, the function answers,
+ * and an answer with a figure that is not finite is refused rather than passed on.
+ */
+export function define<S extends z.ZodType, O>(
+  name: string,
+  title: string,
+  input: S,
+  calculate: (i: z.output<S>) => Result<O> | O
+): Calc {
+  return {
+    name,
+    title,
+    input,
+    run(unknown) {
+      const parsed = input.safeParse(unknown);
+      if (!parsed.success) return badInput(parsed.error);
+      const answer = calculate(parsed.data);
+      const result = isResult<O>(answer) ? answer : ok(answer);
+      if (result.ok && !allFinite(result.out))
+        return fail('bad-input', '', { what: 'These figures are too large or too small to compute with.' });
+      return result;
+    }
+  };
+}
+
+const isResult = <O>(x: Result<O> | O): x is Result<O> =>
+  typeof x === 'object' && x !== null && 'ok' in x && ('out' in x || 'error' in x) && typeof x.ok === 'boolean';
+
+/** The first thing the schema found wrong, in a sentence. */
+export function badInput(error: z.ZodError): { ok: false; error: CalcError } {
+  const issue = error.issues[0]!;
+  const path = issue.path.join('.');
+  const what = issue.code === 'unrecognized_keys' ? `has a key that is not known: ${issue.keys.join(', ')}` : lower(issue.message);
+  return fail('bad-input', issue.code === 'unrecognized_keys' ? [...issue.path, issue.keys[0]].join('.') : path, {
+    what: `${path || 'The input'} ${path ? 'cannot be used: ' : ''}${what}.`
+  });
+}
+
+const lower = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
+
+function allFinite(x: unknown): boolean {
+  if (typeof x === 'number') return Number.isFinite(x);
+  if (ArrayBuffer.isView(x)) return (x as Float64Array).every(Number.isFinite);
+  if (Array.isArray(x)) return x.every(allFinite);
+  if (typeof x === 'object' && x !== null) return Object.values(x).every(allFinite);
+  return true;
+}

@@ -1,0 +1,70 @@
+/** The usual cautions. They do not replace the maker's data, local rules or licensed practice. */
+export const hazards = {
+  rotating: {
+    title: 'Turning parts take hands, hair and sleeves.',
+    text: 'Isolate before reaching in; stay out of the plane of fan and wheel.',
+    defer: 'machine guarding rules'
+  },
+  'inadvertent-start': {
+    title: 'Nobody may start it.',
+    text: 'Battery lead off, key in your pocket, tag on; one voice gives the orders.',
+    defer: 'the workplace\u2019s lock-out rules'
+  },
+  'vehicle-move': {
+    title: 'It must not roll or tip.',
+    text: 'Wheels blocked, drives in neutral, stand locked.',
+    defer: 'the workplace\u2019s rules'
+  },
+  'pinch-plughole': {
+    title: 'Fingers stay out of the plug hole.',
+    text: 'Feel outside only and by hand turning; otherwise a gauge or whistle.',
+    defer: 'the maker\u2019s data'
+  },
+  pinch: {
+    title: 'Gear teeth close on fingers.',
+    text: 'Hold the gear by its rim; nobody turns while hands are in.',
+    defer: 'the maker\u2019s data'
+  },
+  'barring-tool': {
+    title: 'A bar left on the crank is thrown.',
+    text: 'Tool off before any power; stand clear of its swing; never lever on the fan.',
+    defer: 'the maker\u2019s barring limits'
+  },
+  'hv-ignition': {
+    title: 'High voltage.',
+    text: 'Isolate, ground the leads, insulated pliers; keep away with a pacemaker.',
+    defer: 'occupational health advice'
+  },
+  battery: {
+    title: 'Battery gas and short circuits burn.',
+    text: 'Earth side off first and on last; no rings or watches; air the bay.',
+    defer: 'the maker\u2019s data'
+  },
+  'dropped-part': {
+    title: 'A part in the case can mean a full strip.',
+    text: 'Openings blocked, small parts counted out and in.',
+    defer: 'the maker\u2019s data'
+  },
+  'hot-surface': {
+    title: 'Hot surfaces and coolant.',
+    text: 'Let it cool, or wear gloves; never open a hot system.',
+    defer: 'the maker\u2019s data'
+  },
+  solvent: {
+    title: 'Solvent burns and harms lungs.',
+    text: 'Air the bay, gloves on, no sparks.',
+    defer: 'the solvent\u2019s own data sheet'
+  },
+  overtorque: {
+    title: 'Over-tightening breaks castings.',
+    text: 'Torque wrench, in the stages of the data sheet.',
+    defer: 'the maker\u2019s torque figures'
+  },
+  'first-start': {
+    title: 'First start: backfire, kick, fuel, exhaust gas.',
+    text: 'Extinguisher at hand, people clear of fan and intake, doors open, stop if no oil pressure.',
+    defer: 'local rules and licensed practice'
+  }
+} as const;
+
+export type HazardId = keyof typeof hazards;

@@ -1,0 +1,89 @@
+import type { Engine } from './engine.ts';
+import { choiceOf } from './engine.ts';
+
+/** One way of doing a step, with what speaks for and against it. */
+export interface SchoolOption {
+  id: string;
+  name: string;
+  gives: string;
+  costs: string;
+  preferWhen: string;
+}
+
+export interface School {
+  title: string;
+  options: SchoolOption[];
+  /** the way proposed for this engine and why */
+  proposes: (engine: Engine) => { option: string; because: string };
+}
+
+export const schools = {
+  overshoot: {
+    title: 'If the mark is passed',
+    options: [
+      {
+        id: 'backUp',
+        name: 'back well past it, then forward',
+        gives: 'Quick, and the slack ends on the running side.',
+        costs: 'Wrong if the reversal is small; not where the maker forbids turning back.',
+        preferWhen: 'Gear drives, flywheel barring, plugs out.'
+      },
+      {
+        id: 'forward',
+        name: 'on and round again, forward only',
+        gives: 'No reverse movement at all; kind to nose bolts, belts and chains.',
+        costs: 'Up to two turns of the crank.',
+        preferWhen: 'Turning by the nose bolt, belt or chain drives that must not run back.'
+      }
+    ],
+    proposes: (engine) =>
+      choiceOf(engine, 'reversal') === 'forbidden'
+        ? { option: 'forward', because: 'the data sheet forbids turning back' }
+        : { option: 'backUp', because: 'turning back is not forbidden on the data sheet, and both ways end forward' }
+  },
+  compression: {
+    title: 'How to tell compression from exhaust',
+    options: [
+      {
+        id: 'valves',
+        name: 'watch the inlet close, feel both rockers slack',
+        gives: 'Certain, and shows valve faults too.',
+        costs: 'The cover must come off.',
+        preferWhen: 'Covers off, fresh build.'
+      },
+      {
+        id: 'gauge',
+        name: 'gauge, whistle or balloon at the opening',
+        gives: 'Hands stay away; a clear sign.',
+        costs: 'A small tool.',
+        preferWhen: 'Covers on, one person.'
+      },
+      {
+        id: 'fingertip',
+        name: 'fingertip just over the outside of the opening',
+        gives: 'No tools, quick.',
+        costs: 'Weak on slow turning or leaky rings; never a finger inside.',
+        preferWhen: 'Hand turning, plugs out.'
+      },
+      {
+        id: 'companion',
+        name: 'companion cylinder on overlap',
+        gives: 'Easy where the rockers can be seen.',
+        costs: 'The pairing must be known.',
+        preferWhen: 'A good second sign on even-firing engines.'
+      },
+      {
+        id: 'camMarks',
+        name: 'cam gear or lobe marks',
+        gives: 'Certain on an open engine.',
+        costs: 'Front or case open.',
+        preferWhen: 'During the build.'
+      }
+    ],
+    proposes: () => ({ option: 'valves', because: 'on a fresh build the covers are off, and the valves beat any pressure sign' })
+  }
+} satisfies Record<string, School>;
+
+export type SchoolId = keyof typeof schools;
+export const isSchool = (s: string): s is SchoolId => Object.hasOwn(schools, s);
+export const schoolOf = (id: SchoolId): School => schools[id];

@@ -1,0 +1,84 @@
+import type { Quantity } from '../units/units.ts';
+import type { FlagId } from './flags.ts';
+import type { HazardId } from './hazards.ts';
+import type { SchoolId } from './schools.ts';
+
+export type GaugeKind = 'wheel' | 'dial' | 'strobe' | 'blade' | 'torque' | 'tacho' | 'thermometer' | 'pressure' | 'eye';
+
+/** A figure that a step asks for. */
+export interface Slot {
+  slot: string;
+  label: string;
+  quantity: Quantity;
+  gauge: GaugeKind;
+  /** the step cannot be marked done without one */
+  required?: boolean;
+  /** taken again and again: pairs, repeats */
+  repeats?: boolean;
+}
+
+/** What the middle of the screen shows for a step, beside its instruction. */
+export type Surface = 'plain' | 'sheet' | 'tdc' | 'mark' | 'strokes' | 'plan' | 'cap' | 'timing' | 'close';
+
+/** A step that is done only in one case, settled by a question. */
+export interface OnlyIf {
+  fact: string;
+  question: string;
+  yes: string;
+  no: string;
+}
+
+export interface Step {
+  id: string;
+  phase: string;
+  title: string;
+  /** the instruction, one sentence in the order of the hand */
+  say: string;
+  why: string;
+  accept: string;
+  ifSkipped: string;
+  tools: string[];
+  minutes: number;
+  helper: 'no' | 'advised' | 'yes';
+  hazards: HazardId[];
+  sets: FlagId[];
+  clears: FlagId[];
+  needs: FlagId[];
+  mustBeOff: FlagId[];
+  slots: Slot[];
+  school?: SchoolId;
+  onlyIf?: OnlyIf;
+  surface: Surface;
+  /** data-sheet values without which the step cannot be worked out */
+  values: string[];
+}
+
+export interface RunSheet {
+  id: string;
+  title: string;
+  short: string;
+  begins: FlagId[];
+  steps: Step[];
+}
+
+/** Fills what a step leaves out, so that behind the sheet nothing is optional by accident. */
+export function step(
+  s: Pick<Step, 'id' | 'phase' | 'title' | 'say' | 'why'> & Partial<Step>
+): Step {
+  return {
+    accept: '',
+    ifSkipped: '',
+    tools: [],
+    minutes: 5,
+    helper: 'no',
+    hazards: [],
+    sets: [],
+    clears: [],
+    needs: [],
+    mustBeOff: [],
+    slots: [],
+    surface: 'plain',
+    values: [],
+    ...s
+  };
+}

@@ -1,0 +1,32 @@
+import { fromBase, unitSign, type Unit } from './units.ts';
+
+/** A number with a fixed count of decimals, a true minus sign and no negative zero. */
+export function fixed(value: number, decimals: number): string {
+  const text = value.toFixed(decimals);
+  if (!text.startsWith('-')) return text;
+  return Number(text) === 0 ? text.slice(1) : `\u2212${text.slice(1)}`;
+}
+
+/** A base figure written in `unit`, as `1.80 mm` or `12.5°`. `reading.parse` reads it back. */
+export function formatValue(valueBase: number, unit: Unit, decimals: number): string {
+  return fixed(fromBase(valueBase, unit), decimals) + unitSign[unit];
+}
+
+/** A timing in words: 8 → `8.0° before`, -3 → `3.0° after`, 0 → `TDC`. */
+export function formatTiming(btdc: number, decimals = 1): string {
+  const size = Math.abs(btdc).toFixed(decimals);
+  if (Number(size) === 0) return 'TDC';
+  return `${size}° ${btdc > 0 ? 'before' : 'after'}`;
+}
+
+/** Decimals that show a standard uncertainty to two significant figures at most, between 0 and 4. */
+export function decimalsFor(u: number): number {
+  if (!(u > 0)) return 2;
+  return Math.min(4, Math.max(0, 1 - Math.floor(Math.log10(u))));
+}
+
+/** A bearing as a clock time: 170 → `5:40`. */
+export function formatClock(bearingDeg: number): string {
+  const minutes = Math.round(((((bearingDeg % 360) + 360) % 360) / 360) * 720) % 720;
+  return `${Math.floor(minutes / 60) || 12}:${String(minutes % 60).padStart(2, '0')}`;
+}
