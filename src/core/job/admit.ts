@@ -3,6 +3,7 @@ import { ok, type Result } from '../errors/result.ts';
 import type { Engine } from '../sheets/engine.ts';
 import { fieldOf } from '../sheets/data-sheet.ts';
 import { flags, isHard, type FlagId } from '../sheets/flags.ts';
+import type { RunSheet } from '../sheets/types.ts';
 import { isSchool, schoolOf } from '../sheets/schools.ts';
 import type { EventBody, JobEvent } from './events.ts';
 import { missingValues, type JobState, type StepView } from './state.ts';
@@ -17,11 +18,7 @@ type Answer = Result<null>;
 export function admit(state: JobState, engine: Engine, log: readonly JobEvent[], e: EventBody): Answer {
   switch (e.kind) {
     case 'reading':
-      return withStep(state, e.step, (v) =>
-        v.step.slots.some((s) => matches(s.slot, e.slot) && s.quantity === e.quantity)
-          ? yes
-          : fail('no-such-slot', 'slot', { slot: e.slot, step: v.step.title })
-      );
+      return takesReading(state.sheet, e);
     case 'amend':
       return state.readings.some((r) => r.id === e.replaces) ? yes : fail('no-such-reading', 'replaces', {});
     case 'done':
@@ -98,3 +95,11 @@ export function notSettled(state: JobState, v: StepView): string | null {
 
 const named = (f: FlagId): string => flags[f].on;
 const lower = (s: string): string => s.charAt(0).toLowerCase() + s.slice(1);
+
+/** Whether a run sheet has a place for a reading; needs no log, so that logging a figure stays cheap. */
+export function takesReading(sheet: RunSheet, e: { step: string; slot: string; quantity: string }): Answer {
+  const step = sheet.steps.find((s) => s.id === e.step);
+  if (!step) return fail('no-such-step', 'step', { step: e.step });
+  const fits = step.slots.some((s) => matches(s.slot, e.slot) && s.quantity === e.quantity);
+  return fits ? yes : fail('no-such-slot', 'slot', { slot: e.slot, step: step.title });
+}

@@ -1,0 +1,100 @@
+import { createHash } from 'node:crypto';
+import { admit, jobState, sheetOf, type EventBody, type JobEvent } from '../src/core/job/index.ts';
+import { readingParse } from '../src/core/measure/reading-parse.ts';
+import type { SignKind } from '../src/core/crank/cycle-evidence.ts';
+import type { FlagId } from '../src/core/sheets/flags.ts';
+import { baseUnit } from '../src/core/units/units.ts';
+import { withTransaction } from '../src/lib/server/db/pool.ts';
+import { engineById } from '../src/lib/server/repositories/engines.ts';
+import { insertEvent, lockJob } from '../src/lib/server/repositories/events.ts';
+import { gauges } from '../src/lib/server/repositories/gauges.ts';
+import { openJob } from '../src/lib/server/repositories/jobs.ts';
+import { slug } from '../src/lib/server/repositories/slug.ts';
+
+/** A line of a demo job: what somebody said or read, in the order in which it happened. */
+export type Line =
+  | { read: string; step: string; slot: string }
+  | { amend: string; from: string; why: string }
+  | { done: string }
+  | { skip: string; why: string }
+  | { sign: SignKind; seen: boolean }
+  | { fact: string; is: boolean }
+  | { say: FlagId; on: boolean }
+  | { choose: string; option: string }
+  | { remark: string; step?: string }
+  | { by: string };
+
+export interface DemoJob {
+  key: string;
+  engine: string;
+  sheet: string;
+  by: string;
+  opened: string;
+  promised?: string;
+  lines: Line[];
+}
+
+const uuid = (text: string) => {
+  const h = createHash('sha256').update(text).digest('hex');
+  return `${h.slice(0, 8)}-${h.slice(8, 12)}-4${h.slice(13, 16)}-8${h.slice(17, 20)}-${h.slice(20, 32)}`;
+};
+
+/**
+ * Writes a job's log as its people would have made it, each event three minutes after the last, and through the same
+ * admission as on a screen: a demo job that the app would refuse stops the seeding.
+ */
+export async function writeJob(job: DemoJob): Promise<void> {
+  const sheet = sheetOf(job.sheet)!;
+  const engine = await engineById(slug(job.engine));
+  const tray = await gauges();
+  const person = (name: string) => ({ id: slug(name), name });
+  const id = await openJob(engine.id, job.sheet, job.promised ?? null, person(job.by), job.opened, uuid(job.key));
+  const log: JobEvent[] = [];
+  let by = person(job.by);
+  let at = new Date(job.opened).getTime();
+  await withTransaction(async (c) => {
+    await lockJob(id, c);
+    for (const [n, line] of job.lines.entries()) {
+      if ('by' in line) {
+        by = person(line.by);
+        continue;
+      }
+      const body = toBody(line, log);
+      const state = jobState(sheet, engine, log);
+      const answer = admit(state, engine, log, body);
+      if (!answer.ok) throw new Error(`${job.key}, line ${n + 1}: ${answer.error.message}`);
+      at += 180_000;
+      const eventId = uuid(`${job.key} ${n}`);
+      const when = new Date(at).toISOString();
+      await insertEvent(id, log.length + 1, eventId, body, by.id, c, when);
+      log.push({ ...body, id: eventId, seq: log.length + 1, at: when, by } as JobEvent);
+    }
+  });
+
+  function figure(text: string, stepId: string, slotId: string) {
+    const slot = sheet.steps.find((s) => s.id === stepId)?.slots.find((s) => slotId.startsWith(s.slot));
+    if (!slot) throw new Error(`${job.key}: ${stepId} takes no ${slotId}`);
+    const gauge = tray.find((g) => g.kind === slot.gauge);
+    const read = readingParse({ text, quantity: slot.quantity, defaultUnit: baseUnit(slot.quantity), ...(gauge?.perRevMm ? { perRevMm: gauge.perRevMm } : {}) });
+    if (!read.ok) throw new Error(`${job.key}: ${read.error.message}`);
+    const ref = gauge ? { id: gauge.id, name: gauge.name, resolution: gauge.resolution, accuracy: gauge.accuracy } : null;
+    return { quantity: slot.quantity, text, ...read.out, gauge: ref };
+  }
+
+  function toBody(line: Exclude<Line, { by: string }>, log: JobEvent[]): EventBody {
+    if ('read' in line) return { kind: 'reading', step: line.step, slot: line.slot, ...figure(line.read, line.step, line.slot) };
+    if ('amend' in line) {
+      const r = jobState(sheet, engine, log).readings.findLast((x) => x.text === line.from);
+      if (!r) throw new Error(`${job.key}: no reading ${line.from} to amend`);
+      const { quantity: _, ...f } = figure(line.amend, r.step, r.slot);
+      return { kind: 'amend', replaces: r.id, basis: r.basis, reason: line.why, ...f };
+    }
+    if ('done' in line) return { kind: 'done', step: line.done };
+    if ('skip' in line) return { kind: 'skip', step: line.skip, reason: line.why };
+    if ('sign' in line) return { kind: 'sign', sign: line.sign, seen: line.seen };
+    if ('fact' in line) return { kind: 'fact', fact: line.fact, value: line.is };
+    if ('say' in line) return { kind: 'say', flag: line.say, on: line.on };
+    if ('choose' in line) return { kind: 'choose', school: line.choose, option: line.option };
+    return { kind: 'remark', text: line.remark, ...(line.step ? { step: line.step } : {}) };
+  }
+}

@@ -1,0 +1,48 @@
+import pg from 'pg';
+import { runner } from 'node-pg-migrate';
+import { join } from 'node:path';
+import { root } from './paths.mjs';
+
+/** Makes the database if it is not there. */
+export async function ensureDatabase(adminUrl, name) {
+  await withClient(adminUrl, async (c) => {
+    const { rowCount } = await c.query('SELECT 1 FROM pg_database WHERE datname = $1', [name]);
+    if (rowCount === 0) await c.query(`CREATE DATABASE ${pg.escapeIdentifier(name)}`);
+  });
+}
+
+export async function dropDatabase(adminUrl, name) {
+  await withClient(adminUrl, (c) => c.query(`DROP DATABASE IF EXISTS ${pg.escapeIdentifier(name)} WITH (FORCE)`));
+}
+
+/** Applies what is not yet applied, in one transaction; two at once wait for each other. */
+export async function migrate(databaseUrl) {
+  const quiet = { info() {}, warn() {}, debug() {}, error: (m) => process.stderr.write(`${m}\n`) };
+  return runner({
+    databaseUrl, dir: join(root, 'migrations'), direction: 'up', migrationsTable: 'pgmigrations', count: Infinity,
+    checkOrder: true, singleTransaction: true, advisoryLockMode: 'wait', logger: quiet
+  });
+}
+
+/** What a database holds, for saying what goes; null when it has no workshop in it. */
+export async function contents(databaseUrl) {
+  return withClient(databaseUrl, async (c) => {
+    const { rows } = await c.query(`SELECT to_regclass('event') IS NOT NULL AS there`);
+    if (!rows[0].there) return null;
+    const counted = await c.query(
+      `SELECT (SELECT count(*)::int FROM engine) AS engines, (SELECT count(*)::int FROM job) AS jobs, (SELECT count(*)::int FROM event) AS events,
+              (SELECT count(*)::int FROM person) AS people, obj_description('person'::regclass) IS NOT NULL AS demo`
+    );
+    return counted.rows[0];
+  });
+}
+
+export async function withClient(connectionString, work) {
+  const c = new pg.Client({ connectionString, connectionTimeoutMillis: 5000 });
+  await c.connect();
+  try {
+    return await work(c);
+  } finally {
+    await c.end();
+  }
+}

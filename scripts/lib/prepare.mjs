@@ -1,0 +1,41 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { local, makeLocal, root } from './paths.mjs';
+import { run } from './run.mjs';
+import { Stop, say } from './stop.mjs';
+
+const stamp = (name) => join(local, `${name}.stamp`);
+const same = (name, value) => existsSync(stamp(name)) && readFileSync(stamp(name), 'utf8') === value;
+
+function hashOf(paths) {
+  const h = createHash('sha256');
+  const walk = (p) => {
+    if (!existsSync(p)) return;
+    if (statSync(p).isDirectory()) for (const n of readdirSync(p).sort()) walk(join(p, n));
+    else h.update(p.slice(root.length)).update(readFileSync(p));
+  };
+  for (const p of paths) walk(join(root, p));
+  return h.digest('hex');
+}
+
+/** npm packages from the lock file, when they are not those already. */
+export async function ensurePackages() {
+  makeLocal();
+  const want = hashOf(['package-lock.json', 'package.json']);
+  if (existsSync(join(root, 'node_modules/.package-lock.json')) && same('npm', want)) return;
+  makeLocal(700);
+  say('Installing npm packages from the lock file …');
+  if ((await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])) !== 0)
+    throw new Stop('The npm packages could not be installed: see the lines above. Without a network, run this once with one.');
+  writeFileSync(stamp('npm'), want);
+}
+
+/** Builds when anything that goes into the build has changed. */
+export async function ensureBuild() {
+  const want = hashOf(['src', 'static', 'package-lock.json', 'svelte.config.js', 'vite.config.ts']);
+  if (existsSync(join(root, 'build/index.js')) && same('build', want)) return;
+  say('Building …');
+  if ((await run('npx', ['vite', 'build', '--logLevel', 'error'])) !== 0) throw new Stop('The build failed: see the lines above.');
+  writeFileSync(stamp('build'), want);
+}

@@ -1,0 +1,16 @@
+import type { Person } from '$core/job/index.ts';
+import type { Prefs } from '$lib/prefs.ts';
+
+declare global {
+  namespace App {
+    interface Locals {
+      person: Person | null;
+      prefs: Prefs;
+    }
+    interface Error {
+      message: string;
+      code?: string;
+    }
+  }
+}
+export {};

@@ -1,0 +1,88 @@
+import { dataSheetFields } from '../sheets/data-sheet.ts';
+import type { Engine, SheetValue } from '../sheets/engine.ts';
+import { formatTiming } from '../units/format.ts';
+import { settledFigures, type SettledFigure } from './figures.ts';
+import type { JobState } from './state.ts';
+import type { LengthText } from './words.ts';
+import { plusMinus } from './words.ts';
+
+/** A job as it is printed: everything another technician needs, in the order in which it is read. */
+export interface Card {
+  limits: { label: string; value: SheetValue }[];
+  readings: CardReading[];
+  results: { label: string; value: string; verdict: string }[];
+  schools: { title: string; way: string }[];
+  open: { what: string; why: string }[];
+  done: number;
+  total: number;
+}
+
+export interface CardReading {
+  step: string;
+  label: string;
+  reading: JobState['readings'][number];
+  replaced: string;
+}
+
+/** The data-sheet values that say what was worked to: settings, limits and what the sums stand on. */
+const SHOWN = [
+  'firingOrder', 'runningDirection', 'strokeMm', 'rodMm', 'rotorDirection', 'ratio', 'staticBtdc', 'staticMinBtdc',
+  'staticMaxBtdc', 'tdcWithinDeg', 'backlashDeg', 'clampTorqueNm', 'idleRpm'
+];
+
+const verdictWord = { in: 'in', out: 'OUT', unsure: 'too close to call' };
+
+export function jobCard(state: JobState, engine: Engine, len: LengthText): Card {
+  const fields = new Map(dataSheetFields.map((f) => [f.name, f]));
+  const steps = new Map(state.sheet.steps.map((s) => [s.id, s]));
+  return {
+    limits: SHOWN.filter((n) => engine.values[n]).map((n) => ({ label: fields.get(n)!.label, value: engine.values[n]! })),
+    readings: state.readings.map((reading) => {
+      const step = steps.get(reading.step);
+      const slot = step?.slots.find((s) => reading.slot.startsWith(s.slot));
+      return {
+        step: step?.title ?? reading.step,
+        label: slot?.label ?? reading.slot,
+        reading,
+        replaced: reading.replaced.map((r) => `${r.text} (${r.reason})`).join(', ')
+      };
+    }),
+    results: settledFigures(state, engine).map((f) => ({ label: f.label, value: resultText(f), verdict: f.verdict ? verdictWord[f.verdict] : '' })).concat(housing(state, len)),
+    schools: Object.entries(state.schools)
+      .filter(([, s]) => s.chosen)
+      .map(([title, s]) => ({ title, way: s.option })),
+    open: [
+      ...state.steps.filter((s) => s.state === 'skipped').map((s) => ({ what: s.step.title, why: `skipped: ${s.mark!.reason}` })),
+      ...state.replayed.overrides.map((o) => ({ what: steps.get(o.step)?.title ?? o.step, why: `overruled: ${o.reason}` })),
+      ...state.replayed.remarks.map((r) => ({ what: r.step ? (steps.get(r.step)?.title ?? 'Remark') : 'Remark', why: r.text }))
+    ],
+    ...state.progress
+  };
+}
+
+/** A settled figure in words, with its uncertainty. */
+export function resultText(f: SettledFigure): string {
+  const pm = f.uDeg === null ? '' : ` ${plusMinus(f.uDeg)}°`;
+  switch (f.kind) {
+    case 'probability':
+      return `${(f.value * 100).toFixed(1)} %`;
+    case 'early-late':
+      return `${Math.abs(f.value).toFixed(2)}°${f.value > 0 ? ' early' : f.value < 0 ? ' late' : ''}${pm}`;
+    case 'timing':
+      return formatTiming(f.value, 2) + pm;
+    default:
+      return `${f.value.toFixed(2)}°${pm}`;
+  }
+}
+
+/** The turn that each reading outside the limits led to. */
+function housing(state: JobState, len: LengthText): Card['results'] {
+  const rows = state.timing['strobe']?.rows ?? [];
+  return rows
+    .filter((r) => r.verdict?.state === 'out' && r.move && r.move.turn !== 'none')
+    .map((r) => ({
+      label: `Housing turned after reading ${r.n}`,
+      value: `${r.move!.housingDeg.toFixed(2)}° ${r.move!.turn === 'cw' ? 'clockwise' : 'anticlockwise'}${r.move!.rimMm === undefined ? '' : `, ${len(r.move!.rimMm, 2)} at the rim`}`,
+      verdict: ''
+    }));
+}

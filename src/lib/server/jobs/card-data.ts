@@ -1,0 +1,22 @@
+import { z } from 'zod';
+import { jobState, sheetOf } from '$core/job/index.ts';
+import { jobCard } from '$core/job/card.ts';
+import type { Prefs } from '$lib/prefs.ts';
+import { lengthText } from '$lib/ui/units.ts';
+import { Refusal } from '../errors.ts';
+import { engineById } from '../repositories/engines.ts';
+import { logOf } from '../repositories/events.ts';
+import { jobById } from '../repositories/jobs.ts';
+
+/** A job with its card, for the page and for the PDF. */
+export async function cardData(id: string, prefs: Prefs) {
+  if (!z.uuid().safeParse(id).success) throw new Refusal(404, 'not-found', 'There is no such job.');
+  const [job, log] = await Promise.all([jobById(id), logOf(id)]);
+  const sheet = sheetOf(job.sheet);
+  if (!sheet) throw new Refusal(409, 'no-such-sheet', 'This job\u2019s run sheet is not known to this version.');
+  const engine = await engineById(job.engineId);
+  const state = jobState(sheet, engine, log);
+  return { job: { ...job, openedAt: job.openedAt.toISOString() }, sheet: { id: sheet.id, title: sheet.title }, engine, card: jobCard(state, engine, lengthText(prefs)), closed: state.closed };
+}
+
+export type CardData = Awaited<ReturnType<typeof cardData>>;

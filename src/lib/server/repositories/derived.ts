@@ -1,0 +1,56 @@
+import type { SettledFigure } from '$core/job/index.ts';
+import type { FloorLine } from '$core/job/words.ts';
+import { query, withTransaction } from '../db/pool.ts';
+
+export interface Derived {
+  jobId: string;
+  throughSeq: number;
+  throughSheet: number;
+  coreVersion: string;
+  line: FloorLine;
+  done: number;
+  total: number;
+  figures: SettledFigure[];
+}
+
+/** Writes what follows from a job's log, unless a later state of it is there already. */
+export async function writeDerived(d: Derived): Promise<void> {
+  await withTransaction(async (c) => {
+    const kept = await query<{ job_id: string }>(
+      'derived-line',
+      `INSERT INTO job_line (job_id, through_seq, through_sheet, core_version, next, waits, waits_text, rank, done, total)
+       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
+       ON CONFLICT (job_id) DO UPDATE SET through_seq = excluded.through_seq, through_sheet = excluded.through_sheet,
+         core_version = excluded.core_version, next = excluded.next, waits = excluded.waits, waits_text = excluded.waits_text,
+         rank = excluded.rank, done = excluded.done, total = excluded.total
+       WHERE job_line.through_seq <= excluded.through_seq AND job_line.through_sheet <= excluded.through_sheet
+       RETURNING job_id`,
+      [d.jobId, d.throughSeq, d.throughSheet, d.coreVersion, d.line.next, d.line.waits, d.line.waitsText, d.line.rank, d.done, d.total],
+      c
+    );
+    if (kept.length === 0) return;
+    await query('derived-figures-clear', 'DELETE FROM job_figure WHERE job_id = $1', [d.jobId], c);
+    for (const [place, f] of d.figures.entries())
+      await query(
+        'derived-figure',
+        `INSERT INTO job_figure (job_id, place, key, label, value, u, kind, verdict, calc, input, output, core_version)
+         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
+        [d.jobId, place, f.key, f.label, f.value, f.uDeg, f.kind, f.verdict, f.calc, JSON.stringify(f.input), JSON.stringify(f.output ?? null), d.coreVersion],
+        c
+      );
+  });
+}
+
+export const clearDerived = () => query('derived-clear', 'DELETE FROM job_figure', []).then(() => query('derived-clear-lines', 'DELETE FROM job_line', []));
+export const allJobIds = async () => (await query<{ id: string }>('job-ids', 'SELECT id FROM job ORDER BY opened_at')).map((r) => r.id);
+
+export type TrendRow = { jobId: string; at: Date; value: number; u: number | null; verdict: string | null };
+
+/** A settled figure over an engine's jobs, oldest first. */
+export const trendOf = (engineId: string, key: string) =>
+  query<TrendRow>(
+    'trend',
+    `SELECT f.job_id AS "jobId", j.opened_at AS at, f.value, f.u, f.verdict FROM job_figure f JOIN job j ON j.id = f.job_id
+     WHERE j.engine_id = $1 AND f.key = $2 ORDER BY j.opened_at`,
+    [engineId, key]
+  );

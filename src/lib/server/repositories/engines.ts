@@ -1,0 +1,65 @@
+import type { Engine, SheetValue } from '$core/sheets/engine.ts';
+import type { Person } from '$core/job/index.ts';
+import { query, withTransaction, type Queryable } from '../db/pool.ts';
+import { notFound, Refusal, violated } from '../errors.ts';
+import { slug } from './slug.ts';
+
+type EngineRow = { id: string; name: string; summary: string; sheet: SheetValue[] | null; sheet_id: number | null };
+
+const SELECT = `
+  SELECT e.id, e.name, e.summary, s.sheet, s.sheet_id
+  FROM engine e
+  LEFT JOIN LATERAL (
+    SELECT json_agg(json_build_object('name', v.name, 'given', v.given, 'unit', v.unit, 'value', v.value, 'source', v.source)) AS sheet,
+           max(v.id) AS sheet_id
+    FROM (SELECT DISTINCT ON (name) * FROM sheet_value WHERE engine_id = e.id ORDER BY name, id DESC) v
+  ) s ON true`;
+
+export interface EngineWithVersion extends Engine {
+  /** the newest entry of the data sheet: derived rows name it */
+  sheetVersion: number;
+}
+
+function toEngine(row: EngineRow): EngineWithVersion {
+  const values = Object.fromEntries((row.sheet ?? []).map((v) => [v.name, v]));
+  return { id: row.id, name: row.name, summary: row.summary, values, sheetVersion: row.sheet_id ?? 0 };
+}
+
+export async function engines(): Promise<EngineWithVersion[]> {
+  return (await query<EngineRow>('engines', `${SELECT} ORDER BY e.name`)).map(toEngine);
+}
+
+export async function engineById(id: string, on?: Queryable): Promise<EngineWithVersion> {
+  const [row] = await query<EngineRow>('engine-by-id', `${SELECT} WHERE e.id = $1`, [id], on);
+  if (!row) throw notFound('engine');
+  return toEngine(row);
+}
+
+export async function addEngine(name: string, summary: string, values: SheetValue[], by: Person): Promise<string> {
+  try {
+    return await withTransaction(async (c) => {
+      const id = slug(name);
+      await query('engine-add', 'INSERT INTO engine (id, name, summary) VALUES ($1, $2, $3)', [id, name.trim(), summary.trim()], c);
+      for (const v of values) await insertValue(id, v, by, c);
+      return id;
+    });
+  } catch (e) {
+    if (violated(e)) throw new Refusal(409, 'name-taken', `There is an engine called ${name.trim()} already: give this one another name.`, 'name');
+    throw e;
+  }
+}
+
+/** Enters values on a data sheet. Earlier entries stay; the newest of a name counts. */
+export async function enterValues(engineId: string, values: SheetValue[], by: Person): Promise<void> {
+  await withTransaction(async (c) => {
+    for (const v of values) await insertValue(engineId, v, by, c);
+  });
+}
+
+const insertValue = (engineId: string, v: SheetValue, by: Person, on: Queryable) =>
+  query(
+    'sheet-value-add',
+    'INSERT INTO sheet_value (engine_id, name, given, unit, value, source, by_person) VALUES ($1, $2, $3, $4, $5, $6, $7)',
+    [engineId, v.name, v.given, v.unit, JSON.stringify(v.value), v.source, by.id],
+    on
+  );

@@ -1,0 +1,120 @@
+import type { EventBody, JobEvent } from '$core/job/index.ts';
+import { query, type Queryable } from '../db/pool.ts';
+
+type EventRow = {
+  id: string;
+  seq: number;
+  kind: string;
+  at: Date;
+  by_person: string;
+  by_name: string;
+  typed: string | null;
+  unit: string | null;
+  value: number | null;
+  resolution: number | null;
+  gauge: unknown;
+  replaces: string | null;
+  basis: string | null;
+  undoes: string | null;
+  reason: string | null;
+  body: Record<string, unknown>;
+};
+
+const SELECT = `
+  SELECT e.id, e.seq, e.kind, e.at, e.by_person, p.name AS by_name, e.typed, e.unit, e.value, e.resolution, e.gauge,
+         e.replaces, e.basis, e.undoes, e.reason, e.body
+  FROM event e JOIN person p ON p.id = e.by_person`;
+
+/** The log of a job after a sequence number, in order. */
+export async function logOf(jobId: string, after = 0, on?: Queryable): Promise<JobEvent[]> {
+  const rows = await query<EventRow>('event-log', `${SELECT} WHERE e.job_id = $1 AND e.seq > $2 ORDER BY e.seq`, [jobId, after], on);
+  return rows.map(toEvent);
+}
+
+export async function eventById(id: string, on?: Queryable): Promise<(JobEvent & { jobId: string }) | null> {
+  const [row] = await query<EventRow & { job_id: string }>(
+    'event-by-id',
+    SELECT.replace('SELECT e.id', 'SELECT e.job_id, e.id') + ' WHERE e.id = $1',
+    [id],
+    on
+  );
+  return row ? { ...toEvent(row), jobId: row.job_id } : null;
+}
+
+/** The live amendment of a reading that was made on a given state of it. */
+export async function amendmentOn(replaces: string, basis: string): Promise<{ text: string; name: string } | null> {
+  const [row] = await query<{ text: string; name: string }>(
+    'event-amendment-on',
+    `SELECT e.typed AS text, p.name FROM event e JOIN person p ON p.id = e.by_person WHERE e.kind = 'amend' AND e.replaces = $1 AND e.basis = $2`,
+    [replaces, basis]
+  );
+  return row ?? null;
+}
+
+/** Takes the next number of a job and holds its writers in line until the transaction ends; null: no such job. */
+export async function lockJob(jobId: string, on: Queryable): Promise<{ engineId: string; sheet: string; lastSeq: number } | null> {
+  const [row] = await query<{ engineId: string; sheet: string; lastSeq: number }>(
+    'job-lock',
+    'SELECT engine_id AS "engineId", sheet, last_seq AS "lastSeq" FROM job WHERE id = $1 FOR UPDATE',
+    [jobId],
+    on
+  );
+  return row ?? null;
+}
+
+/** Writes one event as the next of its job, which must be locked. `at` is given only when a log is brought in whole. */
+export async function insertEvent(jobId: string, seq: number, id: string, body: EventBody, byId: string, on: Queryable, at: string | null = null): Promise<Date> {
+  const c = columnsOf(body);
+  const [row] = await query<{ at: Date }>(
+    'event-insert',
+    `WITH counted AS (UPDATE job SET last_seq = $3 WHERE id = $2)
+     INSERT INTO event (id, job_id, seq, kind, by_person, typed, unit, value, resolution, gauge, replaces, basis, undoes, reason, body, at)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, coalesce($16::timestamptz, now())) RETURNING at`,
+    [id, jobId, seq, body.kind, byId, c.typed, c.unit, c.value, c.resolution, c.gauge, c.replaces, c.basis, c.undoes, c.reason, c.body, at],
+    on
+  );
+  return row!.at;
+}
+
+/** Splits an event into its columns; what has no column of its own goes into `body`. */
+function columnsOf(e: EventBody) {
+  const none = { typed: null, unit: null, value: null, resolution: null, gauge: null, replaces: null, basis: null, undoes: null, reason: null };
+  const figure = (f: Extract<EventBody, { kind: 'reading' | 'amend' }>) => ({
+    typed: f.text,
+    unit: f.unit,
+    value: f.value,
+    resolution: f.resolution,
+    gauge: f.gauge ? JSON.stringify(f.gauge) : null
+  });
+  switch (e.kind) {
+    case 'reading':
+      return { ...none, ...figure(e), body: { step: e.step, slot: e.slot, quantity: e.quantity } };
+    case 'amend':
+      return { ...none, ...figure(e), replaces: e.replaces, basis: e.basis, reason: e.reason, body: {} };
+    case 'undo':
+      return { ...none, undoes: e.undoes, body: {} };
+    case 'skip':
+    case 'override': {
+      const { kind: _, reason, ...body } = e;
+      return { ...none, reason, body };
+    }
+    default: {
+      const { kind: _, ...body } = e;
+      return { ...none, body };
+    }
+  }
+}
+
+function toEvent(r: EventRow): JobEvent {
+  const envelope = { id: r.id, seq: r.seq, at: r.at.toISOString(), by: { id: r.by_person, name: r.by_name } };
+  const figure = r.typed === null ? {} : { text: r.typed, unit: r.unit, value: r.value, resolution: r.resolution, gauge: r.gauge };
+  return {
+    kind: r.kind,
+    ...r.body,
+    ...figure,
+    ...(r.replaces === null ? {} : { replaces: r.replaces, basis: r.basis }),
+    ...(r.undoes === null ? {} : { undoes: r.undoes }),
+    ...(r.reason === null ? {} : { reason: r.reason }),
+    ...envelope
+  } as JobEvent;
+}

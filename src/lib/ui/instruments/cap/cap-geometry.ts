@@ -1,0 +1,47 @@
+import { rad, wrap360 } from '$core/angles.ts';
+
+/** The cap from above; bearings are clockwise from above, 0 towards the front of the engine, drawn upwards. */
+export const SIZE = { width: 340, height: 330 };
+export const CENTRE = { cx: 170, cy: 168, radius: 108 };
+
+const at = (n: number) => n.toFixed(1);
+
+export function bearingPoint(bearing: number, r: number): { x: number; y: number } {
+  return { x: CENTRE.cx + r * Math.sin(rad(bearing)), y: CENTRE.cy - r * Math.cos(rad(bearing)) };
+}
+
+/** An arc clockwise from one bearing to another at a radius. */
+export function bearingArc(from: number, to: number, r: number): string {
+  const a = bearingPoint(from, r);
+  const b = bearingPoint(to, r);
+  return `M${at(a.x)} ${at(a.y)}A${r} ${r} 0 ${wrap360(to - from) > 180 ? 1 : 0} 1 ${at(b.x)} ${at(b.y)}`;
+}
+
+export interface Terminal {
+  cylinder: number;
+  bearing: number;
+}
+
+/**
+ * Where each cylinder's terminal stands when number one's is at `first`: in firing order, in the rotor's direction,
+ * evenly or at the firing angles of an uneven engine.
+ */
+export function terminals(order: readonly number[], rotor: 'cw' | 'ccw', first: number, firingDeg?: readonly number[], ratio = 0.5): Terminal[] {
+  const s = rotor === 'cw' ? 1 : -1;
+  return order.map((cylinder, k) => {
+    const step = firingDeg ? firingDeg[k]! * ratio : (k * 360) / order.length;
+    return { cylinder, bearing: wrap360(first + s * step) };
+  });
+}
+
+/** The rotor as a tapered blade pointing up; turned by a transform. */
+export const ROTOR = 'M-9 0 L-5 -76 H5 L9 0Z';
+
+/** An arrow along the rim that shows a turn; its head points the way of the turn. */
+export function turnArrow(turn: 'cw' | 'ccw', middle: number, span: number, r: number): { d: string; head: string } {
+  const from = middle - span / 2;
+  const to = middle + span / 2;
+  const end = turn === 'cw' ? to : from;
+  const p = bearingPoint(end, r);
+  return { d: bearingArc(from, to, r), head: `translate(${at(p.x)} ${at(p.y)}) rotate(${at(end + (turn === 'cw' ? 0 : 180))})` };
+}

@@ -1,0 +1,250 @@
+<script lang="ts">
+  import { mod } from '$core/angles.ts';
+  import type { CrankPlan } from '$core/crank/crank-plan.ts';
+  import { GENERIC_VALVES } from '$core/crank/cycle-state.ts';
+  import { arrowAt, lapPath, lapPoint, lapRadius, placeTouched, shapeFor, SIZE, tickPath } from './dial-geometry.ts';
+  import { DialTurn } from './dial.svelte.ts';
+
+  interface Props {
+    cycleDeg: 720 | 360;
+    /** where the crank is; null: not known */
+    deg: number | null;
+    strokeKnown: boolean;
+    targetDeg: number | null;
+    plan: CrankPlan | null;
+    valves?: typeof GENERIC_VALVES | null;
+    /** what a screen reader hears as the dial's value */
+    valueText: string;
+    /** called while turning, with null when the hand lets go */
+    onturning?: (deg: number | null) => void;
+    /** called once when the dial was turned; travel is positive forward */
+    onturned?: (deg: number, travel: number) => void;
+  }
+  let { cycleDeg, deg, strokeKnown, targetDeg, plan, valves = null, valueText, onturning, onturned }: Props = $props();
+
+  const shape = $derived(shapeFor(cycleDeg));
+  const ticks = $derived({ short: tickPath(shape, 'short'), long: tickPath(shape, 'long') });
+  const laps = $derived(
+    cycleDeg === 720
+      ? { outer: lapPath(shape, -180, 180), inner: lapPath(shape, 180, 540) }
+      : { outer: lapPath(shape, 0, 360), inner: '' }
+  );
+  const v = $derived(valves ?? GENERIC_VALVES);
+  const exhaust = $derived(lapPath(shape, 180 - v.evoBbdc, 360 + v.evcAtdc, -15));
+  const intake = $derived(lapPath(shape, 360 - v.ivoBtdc, 540 + v.ivcAbdc, 15));
+  const turn = new DialTurn(
+    () => shape,
+    () => deg,
+    (d, travel) => onturned?.(d, travel)
+  );
+  const shown = $derived(turn.deg);
+  const target = $derived(targetDeg === null ? null : mod(targetDeg, cycleDeg));
+  const arcs = $derived(
+    (plan?.steps ?? []).map((s) => {
+      const sign = s.move === 'forward' ? 1 : -1;
+      const end = s.fromDeg + sign * s.degrees;
+      // the head stands a little short of the target, so that the target's mark stays free
+      const head = end - sign * Math.min(5, s.degrees / 2);
+      return { d: lapPath(shape, s.fromDeg, head), head: arrowAt(shape, head, sign > 0), passes: s.passes };
+    })
+  );
+
+  let svg: SVGSVGElement;
+  const local = (e: PointerEvent) => {
+    const box = svg.getBoundingClientRect();
+    return { x: ((e.clientX - box.left) / box.width) * SIZE.width, y: ((e.clientY - box.top) / box.height) * SIZE.height };
+  };
+
+  function down(e: PointerEvent) {
+    if (!onturned) return;
+    svg.setPointerCapture(e.pointerId);
+    const p = local(e);
+    if (shown === null) turn.turnTo(placeTouched(shape, p.x, p.y));
+    else turn.follow(p.x, p.y);
+    onturning?.(turn.held);
+  }
+  function move(e: PointerEvent) {
+    if (turn.held === null || !svg.hasPointerCapture(e.pointerId)) return;
+    const p = local(e);
+    turn.follow(p.x, p.y);
+    onturning?.(turn.held);
+  }
+  function up() {
+    turn.settle();
+    onturning?.(null);
+  }
+  function key(e: KeyboardEvent) {
+    if (!onturned) return;
+    const steps: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 };
+    const step = steps[e.key];
+    if (step !== undefined) {
+      e.preventDefault();
+      turn.nudge(step * (e.shiftKey ? 10 : 1));
+      onturning?.(turn.held);
+    } else if (e.key === 'Enter') {
+      e.preventDefault();
+      up();
+    } else if (e.key === 'Escape') {
+      turn.drop();
+      onturning?.(null);
+    }
+  }
+</script>
+
+<svg
+  bind:this={svg}
+  viewBox="0 0 {SIZE.width} {SIZE.height}"
+  role="slider"
+  tabindex={onturned ? 0 : -1}
+  aria-label="Two-lap dial: where the crank is in the cycle"
+  aria-valuemin="0"
+  aria-valuemax={cycleDeg}
+  aria-valuenow={Math.round((shown ?? 0) * 10) / 10}
+  aria-valuetext={valueText}
+  aria-disabled={!onturned}
+  class:live={!!onturned}
+  onpointerdown={down}
+  onpointermove={move}
+  onpointerup={up}
+  onpointercancel={() => turn.drop()}
+  onkeydown={key}
+  onblur={() => turn.settle()}
+>
+  {#if laps.inner}<path d={laps.inner} class="lap inner" />{/if}
+  <path d={laps.outer} class="lap outer" />
+  {#if cycleDeg === 720}
+    <path d={exhaust} class="valve exhaust" />
+    <path d={intake} class="valve intake" />
+  {/if}
+  <path d={ticks.short} class="tick" />
+  <path d={ticks.long} class="tick long" />
+  {#each arcs as a, k (k)}
+    <path d={a.d} class="turn" />
+    <path d="M-9 -8 L6 0 L-9 8Z" class="head" transform={a.head} />
+    {#each a.passes as t (t)}
+      {@const p = lapPoint(shape, t, t === 0 ? 0 : 0)}
+      <circle cx={p.x} cy={p.y} r="7" class="passed" />
+      <path d="M{p.x - 5} {p.y + 5}L{p.x + 5} {p.y - 5}" class="passed" />
+    {/each}
+  {/each}
+  {#if target !== null}
+    {@const p = lapPoint(shape, target)}
+    {@const q = lapPoint(shape, target, 13)}
+    {@const i = lapPoint(shape, target, -13)}
+    <path d="M{i.x} {i.y}L{q.x} {q.y}" class="target" />
+    <circle cx={p.x} cy={p.y} r="5.5" class="target" />
+  {/if}
+  <text x={shape.cx} y="16" class="place strong">{cycleDeg === 720 ? 'TDC, fires' : 'TDC'}</text>
+  {#if cycleDeg === 720}
+    <text x={shape.cx} y={shape.cy - 45} class="place strong second">TDC, overlap</text>
+    <text class="place second" transform="translate({lapPoint(shape, -52, 19).x} {lapPoint(shape, -52, 19).y}) rotate(-52)">compression</text>
+    <text class="place second" transform="translate({lapPoint(shape, 52, 19).x} {lapPoint(shape, 52, 19).y}) rotate(52)">power</text>
+    <text class="place second" transform="translate({lapPoint(shape, 276, -30).x} {lapPoint(shape, 276, -30).y}) rotate(-84)">exhaust</text>
+    <text class="place second" transform="translate({lapPoint(shape, 444, -30).x} {lapPoint(shape, 444, -30).y}) rotate(84)">intake</text>
+  {/if}
+  <text x={shape.cx} y={SIZE.height - 12} class="place second">bottom</text>
+  {#if shown !== null}
+    <!-- one group turns; nothing else is redrawn while the crank moves -->
+    <g transform="translate({shape.cx} {shape.cy}) rotate({shown})">
+      <line y2={-lapRadius(shape, shown) + 9} class="pointer" />
+      <circle cy={-lapRadius(shape, shown)} r="8" class="knob" />
+    </g>
+    {#if !strokeKnown && cycleDeg === 720}
+      {@const other = mod(shown + 360, 720)}
+      <g transform="translate({shape.cx} {shape.cy}) rotate({other})">
+        <circle cy={-lapRadius(shape, other)} r="8" class="knob ghost" />
+      </g>
+    {/if}
+    <circle cx={shape.cx} cy={shape.cy} r="5.5" class="hub" />
+  {/if}
+</svg>
+
+<style>
+  svg {
+    display: block;
+    width: 100%;
+    max-width: 340px;
+    margin: 0 auto;
+    touch-action: none;
+  }
+  svg.live {
+    cursor: grab;
+  }
+  svg.live:active {
+    cursor: grabbing;
+  }
+  .lap {
+    fill: none;
+    stroke-width: 22;
+  }
+  .lap.outer {
+    stroke: var(--lap-outer);
+  }
+  .lap.inner {
+    stroke: var(--lap-inner);
+  }
+  .valve {
+    fill: none;
+    stroke-width: 2.6;
+  }
+  .valve.exhaust {
+    stroke: var(--ink);
+  }
+  .valve.intake {
+    stroke: var(--ink-2);
+    stroke-dasharray: 5 3;
+  }
+  .tick {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 0.9;
+  }
+  .tick.long {
+    stroke-width: 1.8;
+  }
+  .turn {
+    fill: none;
+    stroke: var(--target);
+    stroke-width: 5;
+  }
+  .head {
+    fill: var(--target);
+  }
+  .passed {
+    fill: none;
+    stroke: var(--target);
+    stroke-width: 2;
+  }
+  .target {
+    fill: var(--sheet);
+    stroke: var(--target);
+    stroke-width: 2.6;
+  }
+  .place {
+    font-size: 13px;
+    text-anchor: middle;
+    fill: var(--ink);
+  }
+  .place.strong {
+    font-weight: 680;
+  }
+  .place.second {
+    fill: var(--ink-2);
+  }
+  .pointer {
+    stroke: var(--ink);
+    stroke-width: 2.2;
+  }
+  .knob {
+    fill: var(--sheet);
+    stroke: var(--ink);
+    stroke-width: 3.2;
+  }
+  .knob.ghost {
+    stroke-width: 1.6;
+    stroke-dasharray: 3 3;
+  }
+  .hub {
+    fill: var(--ink);
+  }
+</style>

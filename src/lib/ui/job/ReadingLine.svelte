@@ -1,0 +1,200 @@
+<script lang="ts">
+  import type { ReadingLine } from './line.svelte.ts';
+  import type { JobSession } from './session.svelte.ts';
+
+  interface Props {
+    line: ReadingLine;
+    session: JobSession;
+    stepTitle: string;
+    field: HTMLInputElement | undefined;
+    onlogged: () => void;
+  }
+  let { line, session, stepTitle, field = $bindable(), onlogged }: Props = $props();
+
+  const asks = $derived.by(() => {
+    const a = line.asking;
+    switch (a.for) {
+      case 'figure':
+        return line.aim ? `${line.aim.slot.label}${line.aim.n ? `, pair ${line.aim.n}` : ''}` : `a remark on \u201c${stepTitle}\u201d`;
+      case 'amend':
+        return `instead of ${a.reading.text}, the reading is`;
+      case 'amend-why':
+        return `${a.text} instead of ${a.reading.text}, because`;
+      case 'skip':
+        return `why is \u201c${a.step.title}\u201d skipped?`;
+      case 'override':
+        return `why go on without it?`;
+      case 'remark':
+        return 'remark';
+    }
+  });
+  const reasons = $derived(
+    line.asking.for === 'amend-why' ? ['misread', 'typed wrong', 'before and after swapped', 'gauge slipped'] : line.asking.for === 'skip' ? ['not needed here', 'done before', 'no tool at hand'] : []
+  );
+  const wordy = $derived(!['figure', 'amend'].includes(line.asking.for));
+
+  function key(e: KeyboardEvent) {
+    if (e.key === 'Enter') {
+      e.preventDefault();
+      if (line.enter()) onlogged();
+    } else if (e.key === 'Escape') {
+      e.preventDefault();
+      line.drop();
+      field?.blur();
+    }
+  }
+</script>
+
+<div class="line">
+  <div class="in">
+    <label class="only-read" for="reading">{asks}</label>
+    <input
+      id="reading"
+      bind:this={field}
+      bind:value={line.text}
+      class:wordy
+      autocomplete="off"
+      autocapitalize="off"
+      spellcheck="false"
+      maxlength="200"
+      placeholder={wordy ? 'say why' : 'reading'}
+      aria-describedby="meaning"
+      onkeydown={key}
+    />
+  </div>
+  <div class="means" id="meaning" aria-live="polite">
+    {#if line.question}
+      <b class="doubt">{line.question}</b> <span>Enter keeps it, Esc drops it.</span>
+    {:else if line.text.trim() === '' || wordy}
+      <span class="soft">{asks}</span>
+      {#each reasons as r (r)}<button class="chip" onclick={() => ((line.text = r), field?.focus())}>{r}</button>{/each}
+    {:else if !line.meaning.ok}
+      <b class="doubt">{line.meaning.text}</b>
+    {:else}
+      {line.meaning.label} <b>{line.meaning.text}</b>
+    {/if}
+    {#if !wordy && line.aim && line.aim.slot.gauge !== 'eye'}
+      {#if line.gauges.length === 0}
+        <a class="soft" href="/tray">no {line.aim.slot.gauge} in the tray: add one</a>
+      {:else}
+        <label class="gauge"><span class="only-read">Gauge</span>
+          <select value={line.gauge?.id} onchange={(e) => (line.chosenGauge = { ...line.chosenGauge, [line.aim!.slot.gauge]: e.currentTarget.value })}>
+            {#each line.gauges as g (g.id)}<option value={g.id}>{g.name}</option>{/each}
+          </select></label>
+      {/if}
+    {/if}
+  </div>
+  {#if session.outbox.waiting.length && session.outbox.away}
+    <button class="unsent" onclick={() => session.outbox.retryNow()}>{session.outbox.waiting.length} unsent, trying again</button>
+  {:else}
+    <div class="keys" aria-hidden="true"><kbd>Enter</kbd> log <kbd>Esc</kbd> drop <kbd>A</kbd> amend last <kbd>D</kbd> done <kbd>?</kbd> keys</div>
+  {/if}
+</div>
+
+<style>
+  .line {
+    display: flex;
+    align-items: center;
+    gap: 18px;
+    min-height: 62px;
+    padding: 6px 18px;
+  }
+  .in {
+    width: 230px;
+    flex-shrink: 0;
+  }
+  input {
+    width: 100%;
+    border: 0;
+    border-bottom: 2px solid var(--on-line);
+    background: none;
+    color: var(--on-line);
+    caret-color: var(--caret);
+    font-stretch: 76%;
+    font-size: 32px;
+    font-weight: 600;
+    line-height: 1.25;
+    padding: 0;
+    border-radius: 0;
+  }
+  input.wordy {
+    font-size: 20px;
+    line-height: 2;
+  }
+  input::placeholder {
+    color: #93a59c;
+    font-weight: 450;
+    opacity: 1;
+  }
+  input:focus-visible {
+    outline: none;
+    border-bottom-color: var(--caret);
+    box-shadow: 0 2px 0 var(--caret);
+  }
+  .means {
+    font-size: 16px;
+    min-width: 0;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 12px;
+    align-items: baseline;
+  }
+  .soft {
+    color: var(--on-line-2);
+  }
+  .doubt {
+    color: var(--caret);
+    font-weight: 600;
+  }
+  .chip {
+    min-height: 32px;
+    padding: 2px 10px;
+    border: 1px solid var(--on-line-2);
+    background: none;
+    color: var(--on-line);
+    cursor: pointer;
+  }
+  .gauge select {
+    max-width: 190px;
+    background: var(--line);
+    color: var(--on-line-2);
+    border: 0;
+    border-bottom: 1px solid var(--on-line-2);
+    font-size: 14px;
+    min-height: 28px;
+  }
+  .keys {
+    margin-left: auto;
+    color: var(--on-line-2);
+    font-size: 14px;
+    white-space: nowrap;
+  }
+  .unsent {
+    margin-left: auto;
+    min-height: 44px;
+    padding: 4px 14px;
+    border: 1.5px dashed var(--caret);
+    background: none;
+    color: var(--caret);
+    font-weight: 600;
+    cursor: pointer;
+  }
+  @media (max-width: 1100px) {
+    .keys {
+      display: none;
+    }
+  }
+  @media (max-width: 620px) {
+    .line {
+      flex-wrap: wrap;
+      gap: 4px 12px;
+      padding: 6px 12px 8px;
+    }
+    .in {
+      width: 100%;
+    }
+    input {
+      font-size: 27px;
+    }
+  }
+</style>

@@ -1,0 +1,53 @@
+<script lang="ts">
+  import type { Reading } from '$core/job/replay.ts';
+  import type { Prefs } from '$lib/prefs.ts';
+  import { understood } from '../units.ts';
+
+  interface Props {
+    reading: Reading;
+    prefs: Prefs;
+    unsent: boolean;
+    onamend: (r: Reading) => void;
+  }
+  let { reading, prefs, unsent, onamend }: Props = $props();
+  const text = $derived(understood(reading, reading.quantity, prefs));
+  const last = $derived(reading.replaced[reading.replaced.length - 1]);
+  const time = $derived(reading.at.slice(11, 16));
+</script>
+
+<button
+  class="reading"
+  class:unsent
+  title="{reading.by.name}, {time}{reading.gauge ? `, ${reading.gauge.name}` : ''}"
+  aria-label="{text}, by {reading.by.name}{unsent ? ', unsent' : ''}. Amend"
+  onclick={() => onamend(reading)}>{text}{#if unsent}<span class="mark"> unsent</span>{/if}{#if last}<s>{last.text}</s>{/if}</button
+>
+
+<style>
+  .reading {
+    min-height: 26px;
+    padding: 0;
+    border: 0;
+    background: none;
+    font-weight: inherit;
+    cursor: pointer;
+    text-align: inherit;
+    text-decoration: underline;
+    text-decoration-color: var(--rule);
+    text-underline-offset: 4px;
+  }
+  .unsent {
+    text-decoration-style: dashed;
+    text-decoration-color: var(--unsure);
+  }
+  .mark {
+    color: var(--unsure);
+    font-size: 12.5px;
+    font-weight: 600;
+  }
+  s {
+    margin-left: 6px;
+    font-size: 12.5px;
+    color: var(--ink-2);
+  }
+</style>

@@ -1,0 +1,170 @@
+<script lang="ts">
+  import type { JobSession } from './session.svelte.ts';
+  import { settledFigures, words } from '$core/job/index.ts';
+  import { cycleDegOf, numberOf } from '$core/sheets/engine.ts';
+  import { resultText } from '$core/job/card.ts';
+  import type { Prefs } from '$lib/prefs.ts';
+  import TwoLapDial from '../instruments/two-lap-dial/TwoLapDial.svelte';
+  import Verdict from '../primitives/Verdict.svelte';
+  import type { JobView } from './view.svelte.ts';
+
+  let { session, view, prefs, onview }: { session: JobSession; view: JobView; prefs: Prefs; onview: (v: 'front' | 'rear') => void } = $props();
+
+  const state = $derived(session.state);
+  const engine = $derived(session.engine);
+  const cycle = $derived(cycleDegOf(engine));
+  const place = $derived(view.place);
+  const plan = $derived(view.plan);
+  const figures = $derived(settledFigures(state, engine));
+  const valves = $derived.by(() => {
+    const [ivoBtdc, ivcAbdc, evoBbdc, evcAtdc] = ['ivoBtdc', 'ivcAbdc', 'evoBbdc', 'evcAtdc'].map((n) => numberOf(engine, n));
+    return ivoBtdc === undefined || ivcAbdc === undefined || evoBbdc === undefined || evcAtdc === undefined ? null : { ivoBtdc, ivcAbdc, evoBbdc, evcAtdc };
+  });
+  const sentences = $derived(plan && state.targetBtdc !== null ? words.planText(plan, prefs.view, state.targetBtdc) : []);
+  const turnable = $derived(state.tdc.found !== null || place.crankDeg !== null);
+  const placed = $derived(words.placeText(place, cycle));
+</script>
+
+<aside class="state" aria-label="Where the engine is">
+  <TwoLapDial
+    cycleDeg={cycle}
+    deg={state.crank.crankDeg}
+    strokeKnown={state.crank.strokeKnown}
+    targetDeg={state.targetBtdc === null ? null : -state.targetBtdc}
+    {plan}
+    {valves}
+    valueText={placed}
+    onturning={(d) => view.turning(d)}
+    onturned={turnable ? (deg, travel) => view.turned(deg, travel) : undefined}
+  />
+  <p class="here">
+    <b>{placed}</b>
+    {#if place.uDeg !== null}<span>{words.plusMinus(place.uDeg, 1)}°</span>{/if}
+    {#if place.crankDeg !== null && !place.strokeKnown}<span class="unsure">stroke not proved</span>{/if}
+    {#if place.crankDeg !== null && place.from === 'told'}<span>as turned on the dial</span>{/if}
+  </p>
+  {#if sentences.length}
+    <div class="next" aria-live="polite">
+      {#each sentences as s, k (k)}<p>{s}</p>{/each}
+    </div>
+    <fieldset class="ends">
+      <legend class="only-read">Viewing end</legend>
+      {#each ['front', 'rear'] as const as v (v)}
+        <label><input type="radio" name="view-end" value={v} checked={prefs.view === v} onchange={() => onview(v)} /> seen from the {v}</label>
+      {/each}
+    </fieldset>
+  {/if}
+  {#each state.interlocks as rule (rule.id)}
+    <details class="flag">
+      <summary>{rule.bar}</summary>
+      <p>{rule.because} {rule.never}</p>
+      <p>If it happened: {rule.ifItHappened}</p>
+      {#if rule.happened === 'crank-turned'}<button class="button" onclick={() => session.say({ kind: 'crank', crankDeg: null, move: 'unknown' })}>The crank was turned</button>{/if}
+    </details>
+  {/each}
+  {#if figures.length}
+    <dl>
+      {#each figures as f (f.key)}<dt>{f.label}</dt><dd>{resultText(f)} {#if f.verdict}<Verdict state={f.verdict} size={14} />{/if}</dd>{/each}
+    </dl>
+    <p class="note">± is two standard uncertainties.</p>
+  {/if}
+</aside>
+
+<style>
+  .state {
+    border-left: 1.5px solid var(--ink);
+    padding: 4px 18px 14px;
+    overflow: auto;
+    display: flex;
+    flex-direction: column;
+    gap: 4px;
+  }
+  .here {
+    color: var(--ink-2);
+    line-height: 1.15;
+  }
+  .here b {
+    font-stretch: 78%;
+    font-size: 30px;
+    font-weight: 640;
+    color: var(--ink);
+    margin-right: 4px;
+  }
+  .unsure {
+    color: var(--unsure);
+    font-weight: 600;
+  }
+  .next p {
+    font-size: 19px;
+    line-height: 1.25;
+    font-weight: 620;
+  }
+  .next p + p {
+    margin-top: 4px;
+  }
+  .ends {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 18px;
+    font-size: 14px;
+    color: var(--ink-2);
+  }
+  .ends label {
+    min-height: 30px;
+    display: flex;
+    align-items: center;
+    gap: 6px;
+  }
+  .ends input {
+    width: 18px;
+    height: 18px;
+    accent-color: var(--ink);
+  }
+  .flag {
+    margin-top: 2px;
+    background: var(--ink);
+    color: var(--sheet);
+    font-size: 14px;
+  }
+  .flag summary {
+    padding: 6px 10px;
+    font-weight: 600;
+    cursor: pointer;
+  }
+  .flag p {
+    padding: 0 10px 8px;
+  }
+  .flag .button {
+    margin: 0 10px 10px;
+  }
+  dl {
+    margin-top: 6px;
+    display: grid;
+    grid-template-columns: 1fr auto;
+    font-size: 14px;
+    border-top: 1.5px solid var(--ink);
+  }
+  dt,
+  dd {
+    padding: 5px 0;
+    border-bottom: 1px solid var(--rule);
+  }
+  dt {
+    color: var(--ink-2);
+    padding-right: 8px;
+  }
+  dd {
+    text-align: right;
+    font-weight: 600;
+  }
+  .note {
+    font-size: 12.5px;
+    color: var(--ink-2);
+  }
+  @media (max-width: 900px) {
+    .state {
+      border-left: 0;
+      border-top: 1.5px solid var(--ink);
+    }
+  }
+</style>

@@ -1,0 +1,204 @@
+<script lang="ts">
+  import { missingValues, words } from '$core/job/index.ts';
+  import type { Reading } from '$core/job/replay.ts';
+  import { flags, isHard } from '$core/sheets/flags.ts';
+  import { hazards } from '$core/sheets/hazards.ts';
+  import { notSettled } from '$core/job/admit.ts';
+  import type { Prefs } from '$lib/prefs.ts';
+  import EnterValues from '../engine/EnterValues.svelte';
+  import { lengthText } from '../units.ts';
+  import Caution from './Caution.svelte';
+  import Schools from './Schools.svelte';
+  import type { ReadingLine } from './line.svelte.ts';
+  import type { JobSession } from './session.svelte.ts';
+  import type { JobView } from './view.svelte.ts';
+  import CapSurface from './surfaces/CapSurface.svelte';
+  import CloseSurface from './surfaces/CloseSurface.svelte';
+  import Mark from './surfaces/Mark.svelte';
+  import Plan from './surfaces/Plan.svelte';
+  import Readings from './surfaces/Readings.svelte';
+  import SheetValues from './surfaces/SheetValues.svelte';
+  import Strokes from './surfaces/Strokes.svelte';
+  import Tdc from './surfaces/Tdc.svelte';
+  import Timing from './surfaces/Timing.svelte';
+
+  interface Props {
+    session: JobSession;
+    view: JobView;
+    line: ReadingLine;
+    prefs: Prefs;
+    ondone: () => void;
+    onask: (asking: Parameters<ReadingLine['open']>[0], text?: string) => void;
+    onundo: () => void;
+  }
+  let { session, view, line, prefs, ondone, onask, onundo }: Props = $props();
+
+  const v = $derived(view.selected);
+  const step = $derived(v.step);
+  const lacks = $derived(v.state === 'done' || v.state === 'not-needed' ? [] : missingValues(step, session.engine));
+  const settled = $derived(v.state === 'done' || v.state === 'skipped');
+  const open = $derived(v.state === 'open' || v.state === 'blocked' || v.state === 'repeat');
+  const unsettled = $derived(open && session.refusal?.code === 'not-proved' ? notSettled(session.state, v) : null);
+  const soft = $derived([...v.missing, ...v.stillOn].filter((f) => !isHard(f)));
+  const amend = (r: Reading) => onask({ for: 'amend', reading: r }, r.text);
+  const giver = (f: string) => session.sheet.steps.find((s) => (s.sets as string[]).includes(f));
+  const remarks = $derived(session.state.replayed.remarks.filter((r) => r.step === step.id));
+</script>
+
+<main id="main" tabindex="-1">
+  {#if session.refusal}
+    <Caution role="alert">
+      <b>{session.refusal.message}</b>
+      {#if unsettled}
+        <button class="link" onclick={() => onask({ for: 'override', step, flags: step.sets.length ? step.sets : ['tdc-true'] })}>Go on all the same, and say why</button>
+      {/if}
+      <button class="link" onclick={() => (session.refusal = null)}>Understood</button>
+    </Caution>
+  {/if}
+  {#if session.outbox.away}
+    <Caution role="alert"><b>The server or its database does not answer.</b> What you log stays here as unsent and is sent again by itself.</Caution>
+  {/if}
+  {#if open && step.hazards.length}
+    <Caution>
+      {#each step.hazards as h (h)}<p><b>{hazards[h].title}</b> {hazards[h].text} <span class="defer">Defers to {hazards[h].defer}.</span></p>{/each}
+    </Caution>
+  {/if}
+  {#if v.state === 'blocked'}
+    <Caution>
+      <b>Held.</b> First:
+      <ul class="held">
+        {#each v.missing as f (f)}
+          <li>
+            {flags[f].off}
+            {#if giver(f)}<button class="link" onclick={() => (view.picked = giver(f)!.id)}>to “{giver(f)!.title}”</button>{/if}
+            <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: true })}>it is so: {flags[f].on}</button>
+          </li>
+        {/each}
+        {#each v.stillOn as f (f)}<li>{flags[f].on} <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: false })}>it is so: {flags[f].off}</button></li>{/each}
+      </ul>
+      {#if soft.length}<button class="link" onclick={() => onask({ for: 'override', step, flags: soft })}>Go on without {words.list(soft.map((f) => flags[f].on))}, and say why</button>{/if}
+    </Caution>
+  {/if}
+
+  <p class="phase">
+    {step.phase} · {step.title}
+    {#if v.state === 'done'}· done by {v.mark!.by.name}{:else if v.state === 'skipped'}· skipped by {v.mark!.by.name}: {v.mark!.reason}{:else if v.state === 'repeat'}· to be repeated, what it gave was lost{/if}
+    {#if v.overruled}· overruled: {v.overruled}{/if}
+  </p>
+  <h1>{words.headline(session.state, session.engine, v, lengthText(prefs))}</h1>
+  <p class="why">{step.why}</p>
+
+  {#if v.asks}
+    <div class="question">
+      <p><b>{v.asks.question}</b></p>
+      <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: true })}>{v.asks.yes}</button>
+      <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: false })}>{v.asks.no}</button>
+    </div>
+  {/if}
+  {#if lacks.length}
+    {#key lacks.join()}
+      <EnterValues engineId={session.engine.id} names={lacks} {prefs} onentered={() => session.refreshEngine()} />
+    {/key}
+  {/if}
+  {#if step.school}<Schools {session} id={step.school} />{/if}
+
+  <div class="surface">
+    {#if step.surface === 'tdc'}<Tdc {session} {view} {line} {prefs} onamend={amend} />
+    {:else if step.surface === 'mark'}<Mark {session} {prefs} />
+    {:else if step.surface === 'strokes'}<Strokes {session} {view} />
+    {:else if step.surface === 'plan'}<Plan {session} {view} {line} {prefs} stepId={step.id} onamend={amend} />
+    {:else if step.surface === 'cap'}<CapSurface {session} stepId={step.id} {prefs} onamend={amend} />
+    {:else if step.surface === 'timing'}<Timing {session} stepId={step.id} {line} {prefs} onamend={amend} />
+    {:else if step.surface === 'sheet'}<SheetValues {session} />
+    {:else if step.surface === 'close'}<CloseSurface {session} />
+    {:else}<Readings {session} stepId={step.id} {prefs} onamend={amend} />{/if}
+  </div>
+
+  {#each remarks as r (r.id)}<p class="remark">“{r.text}” <span class="quiet small">{r.by.name}</span></p>{/each}
+
+  <div class="acts">
+    {#if open}
+      <button class="button first" onclick={ondone}>Done <kbd>D</kbd></button>
+      <button class="button" onclick={() => onask({ for: 'skip', step })}>Skip, say why <kbd>S</kbd></button>
+    {:else if settled}
+      <button class="button" onclick={() => session.say({ kind: 'reopen', step: step.id })}>Open again</button>
+    {/if}
+    <button class="button" onclick={() => onask({ for: 'remark', step })}>Remark <kbd>R</kbd></button>
+    <button class="button" onclick={onundo} disabled={!session.undoable}>Undo my last <kbd>U</kbd></button>
+  </div>
+  <dl class="facts">
+    {#if step.accept}<dt>Accept</dt><dd>{step.accept}</dd>{/if}
+    {#if step.ifSkipped}<dt>If skipped</dt><dd>{step.ifSkipped}</dd>{/if}
+    {#if step.tools.length}<dt>Tools</dt><dd>{step.tools.join(', ')}</dd>{/if}
+    <dt>Takes</dt><dd>about {step.minutes} min{step.helper === 'yes' ? ', with a helper' : step.helper === 'advised' ? ', a helper is a good thing' : ''}</dd>
+  </dl>
+</main>
+
+<style>
+  main {
+    padding: 14px 22px 18px;
+    background: var(--sheet);
+    overflow: auto;
+    min-width: 0;
+  }
+  main:focus {
+    outline: none;
+  }
+  .phase {
+    font-size: 13.5px;
+    color: var(--ink-2);
+    margin: 4px 0 2px;
+  }
+  .why {
+    color: var(--ink-2);
+    margin: 2px 0 10px;
+    max-width: 76ch;
+  }
+  .defer {
+    color: var(--ink-2);
+  }
+  .held li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 14px;
+    padding: 2px 0;
+  }
+  .question {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 12px;
+    align-items: center;
+    margin: 8px 0 14px;
+    padding: 10px 0;
+    border-top: 1.5px solid var(--ink);
+    border-bottom: 1px solid var(--rule);
+  }
+  .question p {
+    flex-basis: 100%;
+  }
+  .surface {
+    margin: 10px 0;
+  }
+  .remark {
+    margin: 6px 0;
+  }
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px;
+    margin: 16px 0 12px;
+  }
+  .facts {
+    display: grid;
+    grid-template-columns: auto 1fr;
+    gap: 2px 14px;
+    font-size: 13.5px;
+    color: var(--ink-2);
+    border-top: 1px solid var(--rule);
+    padding-top: 8px;
+    max-width: 700px;
+  }
+  .facts dd {
+    color: var(--ink);
+  }
+</style>

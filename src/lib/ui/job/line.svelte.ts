@@ -1,0 +1,144 @@
+import type { Unit } from '$core/units/units.ts';
+import { doubt, nextSlot, readFor, type Aim } from '$core/job/next-slot.ts';
+import type { Reading } from '$core/job/replay.ts';
+import type { Step } from '$core/sheets/types.ts';
+import type { FlagId } from '$core/sheets/flags.ts';
+import type { Prefs } from '$lib/prefs.ts';
+import { understood, unitFor } from '../units.ts';
+import type { JobSession } from './session.svelte.ts';
+
+/** What the line at the foot is open for. Everything typed on a job goes through it. */
+export type Asking =
+  | { for: 'figure' }
+  | { for: 'amend'; reading: Reading }
+  | { for: 'amend-why'; reading: Reading; text: string }
+  | { for: 'skip'; step: Step }
+  | { for: 'override'; step: Step; flags: FlagId[] }
+  | { for: 'remark'; step: Step | null };
+
+/** The reading line: what is typed, what it is understood to be, and what Enter will do with it. */
+export class ReadingLine {
+  text = $state('');
+  asking = $state.raw<Asking>({ for: 'figure' });
+  /** a doubt already shown for exactly this text; Enter then keeps it */
+  doubted = $state('');
+  prefer = $state<string | undefined>();
+  chosenGauge = $state<Record<string, string>>({});
+
+  constructor(
+    private readonly session: JobSession,
+    private readonly step: () => Step | null,
+    private readonly prefs: () => Prefs
+  ) {}
+
+  /** Where a figure would go now. */
+  readonly aim = $derived.by((): Aim | null => {
+    const step = this.step();
+    if (!step) return null;
+    if (this.asking.for === 'amend') {
+      const { reading } = this.asking;
+      const slot = step.slots.find((s) => reading.slot.startsWith(s.slot)) ?? this.#anySlot(reading);
+      return slot ? { slot, as: reading.slot, n: null } : null;
+    }
+    return nextSlot(this.session.state, step, this.prefer);
+  });
+
+  readonly gauges = $derived.by(() => (this.aim ? this.session.gaugesOf(this.aim.slot.gauge) : []));
+  readonly gauge = $derived(this.gauges.find((g) => g.id === this.chosenGauge[this.aim?.slot.gauge ?? '']) ?? this.gauges[0] ?? null);
+
+  /** What the text is understood to be: a sentence, or why it cannot be read. */
+  readonly meaning = $derived.by((): { ok: boolean; label: string; text: string } => {
+    const step = this.step();
+    const typed = this.text.trim();
+    if (!step || typed === '' || (this.asking.for !== 'figure' && this.asking.for !== 'amend')) return { ok: true, label: '', text: '' };
+    if (!this.aim) return { ok: true, label: 'no figure is read at this step: kept as a remark', text: '' };
+    const read = readFor(this.session.state, step, typed, (s) => unitFor(this.prefs(), s.quantity), this.asking.for === 'amend' ? this.aim.as : this.prefer);
+    if (!read.ok) return { ok: false, label: '', text: read.error.message };
+    const { aim, figure } = read.out;
+    const n = aim.n === null ? '' : `, pair ${aim.n}`;
+    return { ok: true, label: `${aim.slot.label}${n}:`, text: understood(figure, aim.slot.quantity, this.prefs()) };
+  });
+
+  /** Answers false when nothing was done and the line stays open. */
+  enter(): boolean {
+    const typed = this.text.trim();
+    const a = this.asking;
+    if (typed === '') return false;
+    switch (a.for) {
+      case 'figure':
+        return this.#logFigure(typed);
+      case 'amend':
+        return this.#amendFigure(a.reading, typed);
+      case 'amend-why':
+        return this.#close(
+          this.session.say({
+            kind: 'amend', replaces: a.reading.id, basis: a.reading.basis, reason: typed, text: a.text,
+            defaultUnit: this.#unit(a.reading), gaugeId: a.reading.gauge?.id ?? null
+          }) === null
+        );
+      case 'skip':
+        return this.#close(this.session.say({ kind: 'skip', step: a.step.id, reason: typed }) === null);
+      case 'override':
+        return this.#close(this.session.say({ kind: 'override', step: a.step.id, flags: a.flags, reason: typed }) === null);
+      case 'remark':
+        return this.#close(this.session.say({ kind: 'remark', text: typed, ...(a.step ? { step: a.step.id } : {}) }) === null);
+    }
+  }
+
+  open(asking: Asking, text = ''): void {
+    this.asking = asking;
+    this.text = text;
+    this.doubted = '';
+  }
+
+  drop(): void {
+    this.open({ for: 'figure' });
+    this.prefer = undefined;
+  }
+
+  #logFigure(typed: string): boolean {
+    const step = this.step();
+    if (!step) return false;
+    if (!this.aim) return this.#close(this.session.say({ kind: 'remark', text: typed, step: step.id }) === null);
+    const read = readFor(this.session.state, step, typed, (s) => unitFor(this.prefs(), s.quantity), this.prefer);
+    if (!read.ok) return false;
+    const { aim, figure, text } = read.out;
+    const why = doubt(this.session.state, this.session.engine, step, aim, figure);
+    if (why && this.doubted !== typed) {
+      this.doubted = typed;
+      return false;
+    }
+    const refused = this.session.say({
+      kind: 'reading', step: step.id, slot: aim.as, quantity: aim.slot.quantity, text,
+      defaultUnit: unitFor(this.prefs(), aim.slot.quantity), gaugeId: this.gauge?.id ?? null
+    });
+    return this.#close(refused === null);
+  }
+
+  /** The question about an improbable figure, while it stands. */
+  readonly question = $derived.by((): string | null => {
+    const step = this.step();
+    if (!step || this.doubted === '' || this.doubted !== this.text.trim()) return null;
+    const read = readFor(this.session.state, step, this.doubted, (s) => unitFor(this.prefs(), s.quantity), this.prefer);
+    return read.ok ? doubt(this.session.state, this.session.engine, step, read.out.aim, read.out.figure) : null;
+  });
+
+  #amendFigure(reading: Reading, typed: string): boolean {
+    if (!this.meaning.ok) return false;
+    this.open({ for: 'amend-why', reading, text: typed });
+    return false;
+  }
+
+  #unit(r: Reading): Unit {
+    return r.unit === 'clock' ? 'deg' : (r.unit as Unit);
+  }
+
+  #anySlot(reading: Reading) {
+    return this.session.sheet.steps.find((s) => s.id === reading.step)?.slots.find((s) => reading.slot.startsWith(s.slot));
+  }
+
+  #close(done: boolean): boolean {
+    if (done) this.drop();
+    return done;
+  }
+}

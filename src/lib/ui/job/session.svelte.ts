@@ -1,0 +1,154 @@
+import type { Engine } from '$core/sheets/engine.ts';
+import { admit, jobState, sheetOf, type EventBody, type JobEvent, type Person } from '$core/job/index.ts';
+import { readingParse } from '$core/measure/reading-parse.ts';
+import type { Quantity, Unit } from '$core/units/units.ts';
+import type { EventInput } from '$core/job/schemas.ts';
+import type { Gauge } from '$lib/server/repositories/gauges.ts';
+import { Outbox, type Refused } from './outbox.svelte.ts';
+
+type WithoutId<T> = T extends unknown ? Omit<T, 'id'> : never;
+export type Draft = WithoutId<EventInput>;
+
+/**
+ * One job on one screen: the log as the server has it, what was said here and is not heard yet, and the state that
+ * follows from both. What is typed counts at once; the server's answer only takes its place.
+ */
+export class JobSession {
+  engine = $state.raw<Engine>(null!);
+  log = $state.raw<JobEvent[]>([]);
+  outbox: Outbox;
+  refusal = $state.raw<Refused | null>(null);
+  announcement = $state('');
+  readonly jobId: string;
+  readonly sheet;
+  #gauges: Gauge[];
+  #me: () => Person | null;
+  #fetching: Promise<void> | null = null;
+
+  constructor(data: { jobId: string; sheetId: string; engine: Engine; log: JobEvent[]; gauges: Gauge[] }, me: () => Person | null) {
+    this.jobId = data.jobId;
+    this.sheet = sheetOf(data.sheetId)!;
+    this.engine = data.engine;
+    this.log = data.log;
+    this.#gauges = data.gauges;
+    this.#me = me;
+    this.outbox = new Outbox(`/api/jobs/${data.jobId}/events`, `nemrik-unsent-${data.jobId}`, (e) => this.#take([e]), (r) => (this.refusal = r));
+  }
+
+  /** Log and unheard events together. */
+  readonly all = $derived.by(() => {
+    const heard = new Set(this.log.map((e) => e.id));
+    let seq = this.log[this.log.length - 1]?.seq ?? 0;
+    const pending = this.outbox.waiting.filter((p) => !heard.has(p.input.id)).map((p) => ({ ...p.shown, seq: ++seq }));
+    return [...this.log, ...pending] as JobEvent[];
+  });
+
+  readonly state = $derived.by(() => jobState(this.sheet, this.engine, this.all));
+  readonly unsent = $derived.by(() => new Set(this.outbox.waiting.map((p) => p.input.id)));
+
+  gaugesOf(kind: string): Gauge[] {
+    return this.#gauges.filter((g) => g.kind === kind);
+  }
+
+  readings(stepId: string) {
+    return this.state.readings.filter((r) => r.step === stepId);
+  }
+
+  /** Says something to the log. Answers the refusal when the core would not admit it; then nothing is sent. */
+  say(draft: Draft): Refused | null {
+    this.refusal = null;
+    const me = this.#me();
+    if (!me) return this.#refuse({ code: 'nobody-acts', message: 'Choose your name at the top first: every reading is kept with who took it.' });
+    const body = this.#understand(draft);
+    if ('refused' in body) return this.#refuse(body.refused);
+    const answer = admit(this.state, this.engine, this.all, body);
+    if (!answer.ok) return this.#refuse({ code: answer.error.code, message: answer.error.message });
+    const id = crypto.randomUUID();
+    const shown = { ...body, id, seq: 0, at: new Date().toISOString(), by: me } as JobEvent;
+    this.outbox.post({ id, ...draft } as EventInput, shown);
+    return null;
+  }
+
+  /** The last thing this person wrote that can still be undone. */
+  get undoable(): JobEvent | null {
+    const me = this.#me();
+    return this.all.findLast((e) => e.by.id === me?.id && e.kind !== 'undo' && !this.state.replayed.undone.has(e.id)) ?? null;
+  }
+
+  /** Opens the live line; to be called in the browser only. Answers how to close it. */
+  connect(): () => void {
+    this.outbox.wake();
+    const live = new EventSource(`/api/jobs/${this.jobId}/live?engine=${encodeURIComponent(this.engine.id)}`);
+    live.onmessage = (m) => {
+      const told = JSON.parse(m.data) as { seq?: number; engine?: string; resync?: boolean };
+      if (told.engine) void this.refreshEngine();
+      else if (told.resync || (told.seq ?? 0) > (this.log[this.log.length - 1]?.seq ?? 0)) void this.catchUp();
+    };
+    return () => {
+      live.close();
+      this.outbox.sleep();
+    };
+  }
+
+  async catchUp(): Promise<void> {
+    // one at a time; a call that comes meanwhile asks once more afterwards
+    const before = this.#fetching;
+    if (before) await before;
+    this.#fetching = (async () => {
+      const after = this.log[this.log.length - 1]?.seq ?? 0;
+      const r = await fetch(`/api/jobs/${this.jobId}/events?after=${after}`).catch(() => null);
+      if (r?.ok) this.#take((await r.json()).out);
+    })();
+    await this.#fetching;
+    this.#fetching = null;
+  }
+
+  async refreshEngine(): Promise<void> {
+    const r = await fetch(`/api/engines/${this.engine.id}`).catch(() => null);
+    if (r?.ok) this.engine = (await r.json()).out;
+  }
+
+  #take(events: JobEvent[]): void {
+    const have = new Set(this.log.map((e) => e.id));
+    const fresh = events.filter((e) => !have.has(e.id));
+    if (fresh.length === 0) return;
+    const log = [...this.log, ...fresh].sort((a, b) => a.seq - b.seq);
+    // events of others may come after one of ours is answered: fetch what lies between
+    const gap = log[log.length - 1]!.seq !== log.length;
+    this.log = gap ? this.log : log;
+    if (gap) void this.#catchGap();
+    const other = fresh.find((e) => e.by.id !== this.#me()?.id);
+    if (other) this.announcement = `${other.by.name}: ${other.kind === 'reading' ? `reading ${other.text}` : other.kind}`;
+  }
+
+  async #catchGap(): Promise<void> {
+    const r = await fetch(`/api/jobs/${this.jobId}/events?after=0`).catch(() => null);
+    if (r?.ok) this.log = (await r.json()).out;
+  }
+
+  #refuse(r: Refused): Refused {
+    this.refusal = r;
+    return r;
+  }
+
+  #understand(draft: Draft): EventBody | { refused: Refused } {
+    if (draft.kind !== 'reading' && draft.kind !== 'amend') return draft as EventBody;
+    const quantity: Quantity | undefined =
+      draft.kind === 'reading' ? draft.quantity : this.state.readings.find((r) => r.id === draft.replaces)?.quantity;
+    if (!quantity) return { refused: { code: 'no-such-reading', message: 'That reading is not in this log any more.' } };
+    const gauge = this.#gauges.find((g) => g.id === draft.gaugeId) ?? null;
+    const read = readingParse({
+      text: draft.text,
+      quantity,
+      defaultUnit: draft.defaultUnit as Unit,
+      ...(gauge?.perRevMm ? { perRevMm: gauge.perRevMm } : {})
+    });
+    if (!read.ok) return { refused: { code: read.error.code, message: read.error.message } };
+    const { gaugeId: _, defaultUnit: __, ...rest } = draft;
+    return {
+      ...rest,
+      ...read.out,
+      gauge: gauge && { id: gauge.id, name: gauge.name, resolution: gauge.resolution, accuracy: gauge.accuracy }
+    } as EventBody;
+  }
+}

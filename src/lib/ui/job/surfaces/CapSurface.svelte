@@ -1,0 +1,65 @@
+<script lang="ts">
+  import type { Reading } from '$core/job/replay.ts';
+  import { wrap180 } from '$core/angles.ts';
+  import { choiceOf, listOf, numberOf } from '$core/sheets/engine.ts';
+  import { formatClock } from '$core/units/format.ts';
+  import type { Prefs } from '$lib/prefs.ts';
+  import Cap from '../../instruments/cap/Cap.svelte';
+  import { terminals } from '../../instruments/cap/cap-geometry.ts';
+  import type { JobSession } from '../session.svelte.ts';
+  import Readings from './Readings.svelte';
+
+  let { session, stepId, prefs, onamend }: { session: JobSession; stepId: string; prefs: Prefs; onamend: (r: Reading) => void } = $props();
+  const engine = $derived(session.engine);
+  const order = $derived(listOf(engine, 'firingOrder'));
+  const rotor = $derived(choiceOf(engine, 'rotorDirection') as 'cw' | 'ccw' | undefined);
+  const tower = $derived(session.state.readings.findLast((r) => r.slot === 'tower') ?? null);
+  const seen = $derived(session.state.readings.findLast((r) => r.slot === 'rotor') ?? null);
+  const teeth = $derived(numberOf(engine, 'gearTeeth'));
+  const off = $derived(tower && seen ? wrap180(seen.value - tower.value) : null);
+  const ratio = $derived(numberOf(engine, 'ratio') ?? 0.5);
+  const firingDeg = $derived(listOf(engine, 'firingOffsets'));
+  const towers = $derived(order && rotor ? terminals(order, rotor, tower?.value ?? 0, firingDeg, ratio) : []);
+</script>
+
+<div class="fig">
+  {#if order && rotor}
+    <Cap {order} {rotor} {ratio} {firingDeg} firstBearing={tower?.value ?? null} rotorBearing={seen?.value ?? null} />
+  {:else}
+    <p class="quiet">The cap is drawn once the data sheet holds the firing order and the rotor’s direction.</p>
+  {/if}
+  <div>
+    <Readings {session} {stepId} {prefs} {onamend} />
+    {#if off !== null}
+      <p class="finding">
+        The rotor stands {Math.abs(off).toFixed(0)}° {off === 0 ? 'on' : off > 0 ? 'clockwise of' : 'anticlockwise of'} number one’s tower{#if teeth}; half a tooth is {(180 / teeth).toFixed(1)}°{/if}.
+        {#if teeth && Math.abs(off) > 180 / teeth}<b>More than half a tooth: lift, move one tooth {off > 0 ? 'anticlockwise' : 'clockwise'}, let down again.</b>{:else if teeth}<b>Within half a tooth.</b>{/if}
+      </p>
+    {/if}
+    {#if tower && towers.length}
+      <table>
+        <caption class="only-read">Towers in firing order</caption>
+        <thead><tr><th>fires</th><th class="n">tower at</th><th class="n">clock</th></tr></thead>
+        <tbody>{#each towers as t (t.cylinder)}<tr><td>cylinder {t.cylinder}</td><td class="n">{t.bearing.toFixed(0)}°</td><td class="n">{formatClock(t.bearing)}</td></tr>{/each}</tbody>
+      </table>
+    {/if}
+  </div>
+</div>
+
+<style>
+  .fig {
+    display: grid;
+    grid-template-columns: minmax(240px, 1fr) 1fr;
+    gap: 24px;
+    align-items: start;
+  }
+  .finding {
+    margin: 10px 0;
+    max-width: 46ch;
+  }
+  @media (max-width: 620px) {
+    .fig {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

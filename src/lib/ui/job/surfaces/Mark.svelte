@@ -1,0 +1,36 @@
+<script lang="ts">
+  import { words } from '$core/job/index.ts';
+  import { numberOf } from '$core/sheets/engine.ts';
+  import { wheelTicks } from '$core/crank/wheel.ts';
+  import type { Prefs } from '$lib/prefs.ts';
+  import { lengthText } from '../../units.ts';
+  import Result from '../Result.svelte';
+  import type { JobSession } from '../session.svelte.ts';
+
+  let { session, prefs }: { session: JobSession; prefs: Prefs } = $props();
+  const mark = $derived(session.state.mark);
+  const damper = $derived(numberOf(session.engine, 'damperDiameterMm'));
+  const arcMm = $derived(mark && damper ? Math.abs(wheelTicks({ diameterMm: damper, fromDeg: mark.errorDeg, toDeg: mark.errorDeg, stepDeg: 1 }).ticks[0]!.arcMm) : null);
+  const help = $derived.by(() => {
+    if (!mark) return '';
+    const side = mark.errorDeg > 0 ? 'advanced' : 'retarded';
+    const arc = arcMm === null ? '' : ` On this damper that is ${lengthText(prefs)(arcMm, 1)} along the rim.`;
+    if (Math.abs(mark.errorDeg) <= 2 * mark.uDeg) return `Less than its uncertainty: keep the mark.${arc}`;
+    return `A strobe on this mark reads ${Math.abs(mark.errorDeg).toFixed(2)}° too ${side}. It is taken off every reading from here on.${arc}`;
+  });
+</script>
+
+{#if mark}
+  <div class="mark">
+    <Result value="{Math.abs(mark.errorDeg).toFixed(2)}° {mark.errorDeg > 0 ? 'early' : mark.errorDeg < 0 ? 'late' : ''}" pm={words.plusMinus(mark.uDeg)} {help} />
+    <p class="small quiet">What the mark reads with the crank at true TDC: the wheel was zeroed on the mark and shows {session.state.tdc.found!.tdcWheelDeg.toFixed(2)}° there.</p>
+  </div>
+{:else}
+  <p class="quiet">True TDC is not found yet, so the mark cannot be judged.</p>
+{/if}
+
+<style>
+  .mark {
+    max-width: 560px;
+  }
+</style>

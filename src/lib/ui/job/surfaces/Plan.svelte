@@ -1,0 +1,112 @@
+<script lang="ts">
+  import type { Reading } from '$core/job/replay.ts';
+  import { words } from '$core/job/index.ts';
+  import { listOf } from '$core/sheets/engine.ts';
+  import { formatTiming } from '$core/units/format.ts';
+  import type { Prefs } from '$lib/prefs.ts';
+  import ReadingText from '../ReadingText.svelte';
+  import type { ReadingLine } from '../line.svelte.ts';
+  import type { JobSession } from '../session.svelte.ts';
+  import type { JobView } from '../view.svelte.ts';
+  import Cylinders from './Cylinders.svelte';
+
+  interface Props {
+    session: JobSession;
+    view: JobView;
+    line: ReadingLine;
+    prefs: Prefs;
+    stepId: string;
+    onamend: (r: Reading) => void;
+  }
+  let { session, view, line, prefs, stepId, onamend }: Props = $props();
+
+  const target = $derived(session.state.targetBtdc);
+  const plan = $derived(view.plan);
+  const moves = $derived(plan && target !== null ? words.planText(plan, prefs.view, target) : []);
+  const stands = $derived(session.readings(stepId));
+  const passed = $derived(plan && plan.steps.length === 2 && session.state.schools.overshoot.option === 'backUp');
+</script>
+
+{#if view.place.crankDeg === null}
+  <p class="quiet">Where the crank stands is not known. Read the wheel and type it, or turn the dial to it.</p>
+{:else if !plan}
+  <p class="quiet">The turn cannot be worked out: the data sheet lacks the initial timing, the running direction or the drive’s slack.</p>
+{:else}
+  <ol class="moves" data-testid="plan">
+    {#each moves as m, k (k)}
+      {@const s = plan.steps[k]}
+      <li>
+        {#if s}<span class="big">{s.degrees.toFixed(1)}°</span>{/if}
+        <span class="say">{m}</span>
+      </li>
+    {/each}
+  </ol>
+  <p class="small quiet">
+    {#if passed}The mark is passed or slack must be taken up: going back well past it first, so that the last movement is forward.{/if}
+    If you pass the target, that is an ordinary thing: read the wheel where you stand, type it, and the next move follows.
+  </p>
+{/if}
+<div class="typed">
+  <fieldset>
+    <legend class="only-read">How the crank came to the place that is typed</legend>
+    <label><input type="radio" name="came" checked={line.prefer !== 'back'} onchange={() => (line.prefer = undefined)} /> the next figure was reached going forward</label>
+    <label><input type="radio" name="came" checked={line.prefer === 'back'} onchange={() => (line.prefer = 'back')} /> going back</label>
+  </fieldset>
+  {#if stands.length}
+    <p class="small">Stood at: {#each stands as r (r.id)}<span class="stood"><ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} /></span>{/each}</p>
+  {/if}
+</div>
+{#if view.place.crankDeg !== null && listOf(session.engine, 'firingOrder')}<Cylinders engine={session.engine} place={view.place} />{/if}
+{#if target !== null}<p class="small quiet">Target {formatTiming(target, Number.isInteger(target) ? 0 : 1)}, {session.engine.values.staticBtdc?.source}.</p>{/if}
+
+<style>
+  .moves {
+    max-width: 660px;
+  }
+  .moves li {
+    display: grid;
+    grid-template-columns: 170px 1fr;
+    gap: 16px;
+    align-items: center;
+    border-top: 1.5px solid var(--ink);
+    padding: 12px 0;
+  }
+  .big {
+    font-stretch: 76%;
+    font-weight: 640;
+    font-size: 54px;
+    line-height: 1;
+    color: var(--target);
+  }
+  .say {
+    font-size: 17px;
+    font-weight: 600;
+    line-height: 1.3;
+  }
+  fieldset {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 20px;
+  }
+  fieldset label {
+    min-height: 40px;
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    font-size: 14.5px;
+  }
+  input {
+    width: 18px;
+    height: 18px;
+    accent-color: var(--ink);
+  }
+  .stood {
+    margin-right: 12px;
+  }
+  @media (max-width: 520px) {
+    .moves li {
+      grid-template-columns: 1fr;
+      gap: 4px;
+    }
+  }
+</style>

@@ -1,0 +1,48 @@
+import { mod } from '$core/angles.ts';
+import type { CrankPlace } from '$core/job/crank-place.ts';
+import { words } from '$core/job/index.ts';
+import { cycleDegOf } from '$core/sheets/engine.ts';
+import type { Prefs } from '$lib/prefs.ts';
+import type { JobSession } from './session.svelte.ts';
+
+/** What one screen looks at: the step in view, the dial while it is being turned, and the plan from there. */
+export class JobView {
+  /** a step chosen by hand; null follows the work */
+  picked = $state<string | null>(null);
+  #held = $state<number | null>(null);
+
+  constructor(
+    private readonly session: JobSession,
+    private readonly prefs: () => Prefs
+  ) {}
+
+  readonly selected = $derived.by(() => {
+    const { steps, current } = this.session.state;
+    return steps.find((s) => s.step.id === this.picked) ?? steps[current ?? steps.length - 1]!;
+  });
+
+  /** Where the crank is, or where the hand on the dial has it at this moment. */
+  readonly place = $derived.by((): CrankPlace => {
+    const { crank } = this.session.state;
+    if (this.#held === null) return crank;
+    const cycle = crank.strokeKnown ? cycleDegOf(this.session.engine) : 360;
+    return { ...crank, crankDeg: mod(this.#held, cycle), uDeg: null, from: 'told', lastMove: 'unknown' };
+  });
+
+  readonly plan = $derived.by(() => words.planToTarget(this.session.state, this.session.engine, this.prefs().view, this.place));
+
+  turning(deg: number | null): void {
+    this.#held = deg;
+  }
+
+  turned(deg: number, travel: number): void {
+    this.#held = null;
+    this.session.say({ kind: 'crank', crankDeg: Math.round(deg * 10) / 10, move: travel >= 0 ? 'forward' : 'backward' });
+  }
+
+  move(by: 1 | -1): void {
+    const { steps } = this.session.state;
+    const at = steps.findIndex((s) => s.step.id === this.selected.step.id);
+    this.picked = steps[Math.min(steps.length - 1, Math.max(0, at + by))]!.step.id;
+  }
+}

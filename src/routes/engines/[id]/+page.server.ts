@@ -1,0 +1,17 @@
+import { orError } from '$lib/server/load.ts';
+import { trendOf } from '$lib/server/repositories/derived.ts';
+import { engineById } from '$lib/server/repositories/engines.ts';
+import { jobsOfEngine } from '$lib/server/repositories/jobs.ts';
+import { sheetOf } from '$core/job/index.ts';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ params }) => orError(enginePage(params.id));
+
+async function enginePage(id: string) {
+  const [engine, jobs, marks] = await Promise.all([engineById(id), jobsOfEngine(id), trendOf(id, 'mark')]);
+  return {
+    engine,
+    marks: marks.map((m) => ({ ...m, at: m.at.toISOString() })),
+    jobs: jobs.map((j) => ({ ...j, openedAt: j.openedAt.toISOString(), title: sheetOf(j.sheet)?.title ?? j.sheet }))
+  };
+}

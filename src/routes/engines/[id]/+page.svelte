@@ -1,0 +1,117 @@
+<script lang="ts">
+  import { invalidateAll } from '$app/navigation';
+  import { dataSheetFields } from '$core/sheets/data-sheet.ts';
+  import { sheetConflicts } from '$core/sheets/engine.ts';
+  import EnterValues from '$lib/ui/engine/EnterValues.svelte';
+  import { givenText } from '$lib/ui/engine/given.ts';
+  import Frame from '$lib/ui/primitives/Frame.svelte';
+  import { dateText } from '$lib/ui/dates.ts';
+
+  let { data } = $props();
+  let entering = $state<string | null>(null);
+  const filled = $derived(dataSheetFields.filter((f) => data.engine.values[f.name]));
+  const empty = $derived(dataSheetFields.filter((f) => !data.engine.values[f.name]));
+  const conflicts = $derived(sheetConflicts(data.engine));
+  const open = $derived(data.jobs.filter((j) => j.waits !== 'signed').length);
+  const headline = $derived(conflicts[0]?.message ?? (data.jobs.length === 0 ? `${data.engine.name}: no job yet` : `${data.engine.name}: ${open === 0 ? 'no job open' : open === 1 ? 'one job open' : `${open} jobs open`}`));
+  async function entered() {
+    entering = null;
+    await invalidateAll();
+  }
+</script>
+
+<svelte:head><title>{data.engine.name} · Nemrik</title></svelte:head>
+<Frame>
+  {#snippet subject()}<b>{data.engine.name}</b> · {data.engine.summary}{/snippet}
+  <div class="engine">
+    <main id="main">
+      <h1>{headline}</h1>
+      <p class="quiet">Data sheet, each value with its source. A correction is entered anew; the old value stays in the log.</p>
+      <table>
+        <thead><tr><th>value</th><th class="n">given</th><th>source</th><th><span class="only-read">change</span></th></tr></thead>
+        <tbody>
+          {#each filled as f (f.name)}
+            <tr>
+              <td>{f.label}</td><td class="n strong">{givenText(data.engine.values[f.name]!)}</td><td class="quiet">{data.engine.values[f.name]!.source}</td>
+              <td class="n"><button class="link" aria-label="Correct {f.label}" onclick={() => (entering = entering === f.name ? null : f.name)}>correct</button></td>
+            </tr>
+            {#if entering === f.name}<tr><td colspan="4"><EnterValues engineId={data.engine.id} names={[f.name]} prefs={data.prefs} onentered={entered} /></td></tr>{/if}
+          {/each}
+        </tbody>
+      </table>
+      {#if empty.length}
+        <details>
+          <summary>{empty.length} values are not on the sheet</summary>
+          <EnterValues engineId={data.engine.id} names={empty.map((f) => f.name)} prefs={data.prefs} onentered={entered} />
+        </details>
+      {/if}
+    </main>
+    <aside aria-label="History">
+      <p><a class="button first" href="/jobs/new?engine={data.engine.id}">New job on this engine</a></p>
+      <h2>{data.jobs.length ? 'Jobs' : 'No jobs yet'}</h2>
+      <ol>
+        {#each data.jobs as j (j.id)}
+          <li><a href="/jobs/{j.id}">{j.title}</a><span class="quiet">{dateText(j.openedAt)}, {j.waits === 'signed' ? 'done' : `${j.done ?? 0} of ${j.total ?? 0} steps`} · <a href="/jobs/{j.id}/card">card</a></span></li>
+        {/each}
+      </ol>
+      {#if data.marks.length}
+        <h2>Mark’s error at true TDC</h2>
+        <table>
+          <thead><tr><th>job of</th><th class="n">mark reads</th><th class="n">± (two u)</th></tr></thead>
+          <tbody>{#each data.marks as m (m.jobId)}<tr><td>{dateText(m.at)}</td><td class="n strong">{Math.abs(m.value).toFixed(2)}° {m.value > 0 ? 'early' : 'late'}</td><td class="n">{m.u === null ? '' : `${(2 * m.u).toFixed(2)}°`}</td></tr>{/each}</tbody>
+        </table>
+      {/if}
+    </aside>
+  </div>
+</Frame>
+
+<style>
+  .engine {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 370px;
+    min-height: 0;
+  }
+  main {
+    background: var(--sheet);
+    padding: 16px 24px 30px;
+    border-right: 1.5px solid var(--ink);
+    overflow: auto;
+  }
+  main > .quiet {
+    margin: 2px 0 12px;
+  }
+  .strong {
+    font-weight: 600;
+  }
+  details {
+    margin-top: 16px;
+  }
+  summary {
+    cursor: pointer;
+    min-height: 34px;
+  }
+  aside {
+    padding: 16px 18px;
+    overflow: auto;
+  }
+  aside h2 {
+    margin: 20px 0 4px;
+  }
+  li {
+    padding: 7px 0;
+    border-bottom: 1px solid var(--rule);
+  }
+  li > .quiet {
+    display: block;
+    font-size: 13.5px;
+  }
+  @media (max-width: 900px) {
+    .engine {
+      grid-template-columns: minmax(0, 1fr);
+      align-content: start;
+    }
+    main {
+      border-right: 0;
+    }
+  }
+</style>

@@ -1,0 +1,140 @@
+<script lang="ts">
+  import { onMount, tick } from 'svelte';
+  import Frame from '$lib/ui/primitives/Frame.svelte';
+  import { JobSession } from '$lib/ui/job/session.svelte.ts';
+  import { JobView } from '$lib/ui/job/view.svelte.ts';
+  import { ReadingLine as Line, type Asking } from '$lib/ui/job/line.svelte.ts';
+  import ReadingLine from '$lib/ui/job/ReadingLine.svelte';
+  import Spine from '$lib/ui/job/Spine.svelte';
+  import StatePanel from '$lib/ui/job/StatePanel.svelte';
+  import WorkSurface from '$lib/ui/job/WorkSurface.svelte';
+  import type { StepView } from '$core/job/index.ts';
+
+  let { data } = $props();
+  // one session for the life of the page; a navigation to another job makes a new page (see the key in the layout)
+  // svelte-ignore state_referenced_locally
+  const session = new JobSession({ jobId: data.job.id, sheetId: data.job.sheet, engine: data.engine, log: data.log, gauges: data.gauges }, () => data.person);
+  // svelte-ignore state_referenced_locally
+  let viewEnd = $state(data.prefs.view);
+  const prefs = $derived({ ...data.prefs, view: viewEnd });
+  const view = new JobView(session, () => prefs);
+  const line = new Line(
+    session,
+    () => view.selected.step,
+    () => prefs
+  );
+  let field = $state<HTMLInputElement>();
+  let spoken = $state('');
+  onMount(() => session.connect());
+
+  const now = $derived(session.state);
+
+  function setView(v: 'front' | 'rear') {
+    viewEnd = v;
+    void fetch('/api/prefs', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ view: v }) }).catch(() => {});
+  }
+  async function ask(asking: Asking, text = '') {
+    line.open(asking, text);
+    await tick();
+    field?.focus();
+    field?.select();
+  }
+  async function done() {
+    const { step } = view.selected;
+    const refused = session.say({ kind: 'done', step: step.id });
+    if (refused) return;
+    view.picked = null;
+    line.prefer = undefined;
+    await tick();
+    spoken = `Done: ${step.title}. Next: ${view.selected.step.title}.`;
+    document.getElementById('main')?.scrollTo({ top: 0 });
+  }
+  function undo() {
+    const last = session.undoable;
+    if (!last) return;
+    if (session.say({ kind: 'undo', undoes: last.id }) === null) spoken = 'Undone.';
+  }
+  function amendLast() {
+    const mine = session.readings(view.selected.step.id);
+    const last = mine[mine.length - 1] ?? now.readings[now.readings.length - 1];
+    if (last) void ask({ for: 'amend', reading: last }, last.text);
+    else spoken = 'There is no reading to amend.';
+  }
+
+  const acts: Record<string, () => void> = {
+    j: () => view.move(1),
+    k: () => view.move(-1),
+    d: () => void done(),
+    s: () => void ask({ for: 'skip', step: view.selected.step }),
+    a: amendLast,
+    r: () => void ask({ for: 'remark', step: view.selected.step }),
+    u: undo
+  };
+  const keys: [string, string][] = [
+    ['0–9', 'open the reading line'],
+    ['J', 'next step'],
+    ['K', 'step before'],
+    ['D', 'step done'],
+    ['S', 'skip with a reason'],
+    ['A', 'amend the last reading'],
+    ['R', 'remark'],
+    ['U', 'undo my last'],
+    ['← →', 'on the dial: turn by 1°, with Shift 10°']
+  ];
+  function key(e: KeyboardEvent) {
+    if (/^[0-9.,-]$/.test(e.key)) {
+      e.preventDefault();
+      if (line.asking.for === 'figure') line.text += e.key;
+      field?.focus();
+      return;
+    }
+    const act = acts[e.key.toLowerCase()];
+    if (!act || e.shiftKey) return;
+    e.preventDefault();
+    act();
+  }
+  function note(v: StepView): string {
+    const n = session.readings(v.step.id).length;
+    if (v.step.surface === 'tdc' && now.tdc.rows.length) return `${now.tdc.rows.length} ${now.tdc.rows.length === 1 ? 'pair' : 'pairs'} taken`;
+    return n ? `${n} ${n === 1 ? 'reading' : 'readings'}` : '';
+  }
+</script>
+
+<svelte:head><title>{data.job.engineName}: {session.sheet.short} · Nemrik</title></svelte:head>
+
+<Frame {keys} onkey={key}>
+  {#snippet subject()}<b>{data.job.engineName}</b> · {session.sheet.short}{#if data.job.promisedOn}&nbsp;· for {data.job.promisedOn}{/if}{/snippet}
+  <div class="job">
+    <Spine steps={now.steps} current={now.current} selected={view.selected.step.id} {note} onselect={(id) => (view.picked = id)} />
+    <WorkSurface {session} {view} {line} {prefs} ondone={done} onask={ask} onundo={undo} />
+    <StatePanel {session} {view} {prefs} onview={setView} />
+  </div>
+  {#snippet foot()}
+    <ReadingLine {line} {session} stepTitle={view.selected.step.title} bind:field onlogged={() => (spoken = 'Logged.')} />
+  {/snippet}
+</Frame>
+<div class="only-read" aria-live="polite">{spoken} {session.announcement}</div>
+
+<style>
+  .job {
+    display: grid;
+    grid-template-columns: 232px minmax(0, 1fr) 356px;
+    min-height: 0;
+  }
+  @media (max-width: 1100px) {
+    .job {
+      grid-template-columns: 210px minmax(0, 1fr) 300px;
+    }
+  }
+  @media (max-width: 900px) {
+    .job {
+      grid-template-columns: minmax(0, 1fr);
+      align-content: start;
+    }
+  }
+  @media print {
+    .job {
+      display: block;
+    }
+  }
+</style>

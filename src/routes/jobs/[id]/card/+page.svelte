@@ -1,0 +1,141 @@
+<script lang="ts">
+  import { givenText } from '$lib/ui/engine/given.ts';
+  import { dateText, timeText } from '$lib/ui/dates.ts';
+  import { understood } from '$lib/ui/units.ts';
+  import Frame from '$lib/ui/primitives/Frame.svelte';
+  let { data } = $props();
+  const { card } = $derived(data);
+</script>
+
+<svelte:head><title>Job card, {data.engine.name} · Nemrik</title></svelte:head>
+<Frame>
+  {#snippet subject()}<b>{data.engine.name}</b> · job card{/snippet}
+  <div class="desk">
+    <p class="no-print acts">
+      <button class="button first" onclick={() => window.print()}>Print</button>
+      <a class="button" href="/jobs/{data.job.id}/card.pdf">PDF</a>
+      <a class="button" href="/jobs/{data.job.id}">Back to the job</a>
+    </p>
+    <main id="main" class="card">
+      <header>
+        <h1>{data.engine.name}: {data.sheet.title.toLowerCase()}</h1>
+        <p class="quiet">{data.engine.summary} · opened {dateText(data.job.openedAt)} by {data.job.openedBy} · {card.done} of {card.total} steps{data.closed ? ', log closed' : ', job still open'}</p>
+      </header>
+      <div class="two">
+        <section>
+          <h2>Worked to</h2>
+          <table>
+            <tbody>{#each card.limits as l (l.label)}<tr><td>{l.label}</td><td class="n strong">{givenText(l.value)}</td><td class="quiet">{l.value.source}</td></tr>{/each}</tbody>
+          </table>
+        </section>
+        <section>
+          <h2>Results</h2>
+          <table>
+            <tbody>
+              {#each card.results as r, k (k)}<tr><td>{r.label}</td><td class="n strong">{r.value}</td><td>{r.verdict}</td></tr>
+              {:else}<tr><td class="quiet">Nothing settled yet.</td></tr>{/each}
+            </tbody>
+          </table>
+          <p class="quiet small">± is two standard uncertainties.</p>
+          <h2>Stays open</h2>
+          <table>
+            <tbody>
+              {#each card.open as o, k (k)}<tr><td>{o.what}</td><td>{o.why}</td></tr>
+              {:else}<tr><td class="quiet">Nothing.</td></tr>{/each}
+            </tbody>
+          </table>
+        </section>
+      </div>
+      <section>
+        <h2>Readings</h2>
+        <table>
+          <thead><tr><th>figure</th><th class="n">read</th><th>gauge</th><th>by</th><th>when (UTC)</th><th>replaces</th></tr></thead>
+          <tbody>
+            {#each card.readings as r (r.reading.id)}
+              <tr><td>{r.label}</td><td class="n strong">{understood(r.reading, r.reading.quantity, data.prefs)}</td><td>{r.reading.gauge?.name ?? ''}</td><td>{r.reading.by.name}</td><td>{timeText(r.reading.at)}</td><td class="quiet">{r.replaced}</td></tr>
+            {:else}<tr><td class="quiet" colspan="6">No reading taken.</td></tr>{/each}
+          </tbody>
+        </table>
+      </section>
+      <div class="sign"><span>Technician, date</span><span>Lead, date</span></div>
+    </main>
+  </div>
+</Frame>
+
+<style>
+  .desk {
+    overflow: auto;
+    padding: 14px;
+  }
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px;
+    max-width: 840px;
+    margin: 0 auto 12px;
+  }
+  .card {
+    max-width: 840px;
+    margin: 0 auto;
+    background: var(--sheet);
+    padding: 24px 30px;
+    border: 1.5px solid var(--ink);
+  }
+  h2 {
+    margin: 14px 0 2px;
+    font-size: 15px;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 24px;
+  }
+  td,
+  th {
+    font-size: 13px;
+    padding: 2px 8px 2px 0;
+  }
+  .strong {
+    font-weight: 600;
+  }
+  .sign {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 40px;
+    margin-top: 54px;
+  }
+  .sign span {
+    border-top: 1.5px solid var(--ink);
+    padding-top: 3px;
+    font-size: 13px;
+  }
+  @media (max-width: 620px) {
+    .two {
+      grid-template-columns: 1fr;
+    }
+    .card {
+      padding: 14px;
+      overflow-x: auto;
+    }
+  }
+  @page {
+    size: A4;
+    margin: 12mm;
+  }
+  @media print {
+    .desk {
+      padding: 0;
+      overflow: visible;
+    }
+    .card {
+      border: 0;
+      padding: 0;
+      max-width: none;
+    }
+    td,
+    th {
+      font-size: 11px;
+      padding: 1px 6px 1px 0;
+    }
+  }
+</style>

@@ -1,0 +1,39 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { z } from 'zod';
+import { runSheets, sheetOf } from '$core/job/index.ts';
+import { mustAct } from '$lib/server/auth/who.ts';
+import { Refusal } from '$lib/server/errors.ts';
+import { orError } from '$lib/server/load.ts';
+import { engines } from '$lib/server/repositories/engines.ts';
+import { openJob } from '$lib/server/repositories/jobs.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ url }) => ({
+  engines: (await orError(engines())).map((e) => ({ id: e.id, name: e.name, summary: e.summary })),
+  sheets: runSheets.map((s) => ({ id: s.id, title: s.title, steps: s.steps.length, minutes: s.steps.reduce((t, x) => t + x.minutes, 0) })),
+  chosen: url.searchParams.get('engine')
+});
+
+const form = z.strictObject({
+  engine: z.string().min(1, 'Choose an engine.'),
+  sheet: z.string().refine((id) => sheetOf(id) !== undefined, 'Choose what is to be done.'),
+  promised: z.union([z.literal(''), z.iso.date('Give the day as a date.')])
+});
+
+export const actions: Actions = {
+  default: async ({ request, locals }) => {
+    const sent = Object.fromEntries(await request.formData());
+    const parsed = form.safeParse(sent);
+    if (!parsed.success) return fail(422, { message: parsed.error.issues[0]!.message, sent });
+    let id: string;
+    try {
+      const by = mustAct(locals);
+      id = await openJob(parsed.data.engine, parsed.data.sheet, parsed.data.promised || null, by);
+    } catch (e) {
+      if (e instanceof Refusal) return fail(e.status, { message: e.message, sent });
+      if ((e as { code?: string }).code === '23503') return fail(422, { message: 'That engine is not here any more: choose another.', sent });
+      throw e;
+    }
+    redirect(303, `/jobs/${id}`);
+  }
+};

@@ -1,0 +1,73 @@
+<script lang="ts">
+  import { enhance } from '$app/forms';
+  import Frame from '$lib/ui/primitives/Frame.svelte';
+  let { data, form } = $props();
+  const sent = $derived((form?.sent ?? {}) as Record<string, string>);
+</script>
+
+<svelte:head><title>New job · Nemrik</title></svelte:head>
+<Frame>
+  <main id="main">
+    <h1>Open a job</h1>
+    {#if data.engines.length === 0}
+      <p class="lead">There is no engine yet. <a class="button first" href="/engines/new">Enter an engine</a></p>
+    {:else}
+      <form method="post" use:enhance>
+        <label for="engine">On which engine</label>
+        <select id="engine" name="engine" class="field" required>
+          {#each data.engines as e (e.id)}<option value={e.id} selected={e.id === (sent.engine ?? data.chosen)}>{e.name}{e.summary ? `, ${e.summary}` : ''}</option>{/each}
+        </select>
+        <fieldset>
+          <legend>What is to be done</legend>
+          {#each data.sheets as s, k (s.id)}
+            <label class="choice"><input type="radio" name="sheet" value={s.id} checked={sent.sheet ? sent.sheet === s.id : k === 0} /> <span><b>{s.title}</b><br /><span class="quiet small">{s.steps} steps, about {Math.round(s.minutes / 30) / 2} hours with access made</span></span></label>
+          {/each}
+        </fieldset>
+        <label for="promised">Promised for <span class="quiet">(may stay open)</span></label>
+        <input id="promised" name="promised" type="date" class="field" value={sent.promised ?? ''} />
+        {#if form?.message}<p class="problem" role="alert">{form.message}</p>{/if}
+        <button class="button first">Open the job</button>
+      </form>
+    {/if}
+  </main>
+</Frame>
+
+<style>
+  main {
+    background: var(--sheet);
+    padding: 18px 24px;
+  }
+  form {
+    display: grid;
+    gap: 6px;
+    max-width: 520px;
+    margin-top: 14px;
+  }
+  form > label,
+  fieldset {
+    margin-top: 10px;
+  }
+  .choice {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    min-height: 56px;
+    border-bottom: 1px solid var(--hair);
+  }
+  .choice input {
+    width: 20px;
+    height: 20px;
+    accent-color: var(--ink);
+  }
+  .problem {
+    color: var(--out);
+    font-weight: 600;
+  }
+  .button {
+    margin-top: 14px;
+    justify-self: start;
+  }
+  .lead {
+    margin-top: 16px;
+  }
+</style>
