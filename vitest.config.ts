@@ -12,7 +12,13 @@ export default defineConfig({
       { resolve, test: { name: 'vectors', include: ['tests/vectors/**/*.test.ts'], testTimeout: 60_000 } },
       {
         resolve,
-        test: { name: 'server', include: ['tests/server/**/*.test.ts'], testTimeout: 30_000, hookTimeout: 60_000, fileParallelism: false }
+        test: {
+          name: 'server',
+          include: ['tests/server/**/*.test.ts'],
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+          fileParallelism: false
+        }
       }
     ]
   }

@@ -10,7 +10,15 @@ const pairs = (depth: string, ...rows: [string, string][]): Line[] => [
 ];
 
 /** A whole fit, from the first step to the closed log, with the readings that differ from job to job. */
-function wholeFit(o: { depth: string; pairs: [string, string][]; tower: string; rotor: string; strobe: string[]; vacuum: boolean; torque: string }): Line[] {
+function wholeFit(o: {
+  depth: string;
+  pairs: [string, string][];
+  tower: string;
+  rotor: string;
+  strobe: string[];
+  vacuum: boolean;
+  torque: string;
+}): Line[] {
   return [
     ...done('intake', 'safe', 'bench', 'plugs', 'bar', 'wheel'),
     ...pairs(o.depth, ...o.pairs),
@@ -45,7 +53,19 @@ export const jobs: DemoJob[] = [
     sheet: 'fit-from-scratch',
     by: 'Tobias Renn',
     opened: '2024-04-08T08:10:00Z',
-    lines: wholeFit({ depth: '1.80', pairs: [['344.5', '14.5'], ['345.0', '14.5'], ['344.5', '14.0']], tower: '5:40', rotor: '5:30', strobe: ['7.5b'], vacuum: false, torque: '18' })
+    lines: wholeFit({
+      depth: '1.80',
+      pairs: [
+        ['344.5', '14.5'],
+        ['345.0', '14.5'],
+        ['344.5', '14.0']
+      ],
+      tower: '5:40',
+      rotor: '5:30',
+      strobe: ['7.5b'],
+      vacuum: false,
+      torque: '18'
+    })
   },
   {
     key: 'lock-4-2025',
@@ -53,7 +73,19 @@ export const jobs: DemoJob[] = [
     sheet: 'fit-from-scratch',
     by: 'Ines Farrow',
     opened: '2025-05-19T07:40:00Z',
-    lines: wholeFit({ depth: '1.80', pairs: [['343.5', '13.0'], ['344.0', '13.5'], ['343.5', '13.0']], tower: '5:40', rotor: '5:40', strobe: ['11.5b', '8.5b'], vacuum: false, torque: '18' })
+    lines: wholeFit({
+      depth: '1.80',
+      pairs: [
+        ['343.5', '13.0'],
+        ['344.0', '13.5'],
+        ['343.5', '13.0']
+      ],
+      tower: '5:40',
+      rotor: '5:40',
+      strobe: ['11.5b', '8.5b'],
+      vacuum: false,
+      torque: '18'
+    })
   },
   {
     key: 'winch-2025',
@@ -61,7 +93,19 @@ export const jobs: DemoJob[] = [
     sheet: 'fit-from-scratch',
     by: 'Marit Oakes',
     opened: '2025-09-02T08:00:00Z',
-    lines: wholeFit({ depth: '71 thou', pairs: [['345.5', '15.5'], ['345.0', '15.0'], ['345.0', '15.5']], tower: '2:10', rotor: '2:15', strobe: ['12b', '8b'], vacuum: true, torque: '15 lbft' })
+    lines: wholeFit({
+      depth: '71 thou',
+      pairs: [
+        ['345.5', '15.5'],
+        ['345.0', '15.0'],
+        ['345.0', '15.5']
+      ],
+      tower: '2:10',
+      rotor: '2:15',
+      strobe: ['12b', '8b'],
+      vacuum: true,
+      torque: '15 lbft'
+    })
   },
   {
     key: 'lock-4-2026',

@@ -19,7 +19,12 @@ for (const e of engines) {
     if (!read.ok) throw new Error(`${e.name}: ${read.error.message}`);
     return { name, given, unit, value: read.out, source: e.source };
   });
-  const clash = sheetConflicts({ id: '', name: e.name, summary: '', values: Object.fromEntries(values.map((v) => [v.name, v])) })[0];
+  const clash = sheetConflicts({
+    id: '',
+    name: e.name,
+    summary: '',
+    values: Object.fromEntries(values.map((v) => [v.name, v]))
+  })[0];
   if (clash) throw new Error(`${e.name}: ${clash.message}`);
   await addEngine(e.name, e.summary, values, lead);
 }

@@ -19,7 +19,14 @@ export interface DemoGauge {
 
 export const gauges: DemoGauge[] = [
   { name: 'Wheel 360, half degrees', kind: 'wheel', resolution: 0.5, accuracy: 0.25, calibratedOn: '2026-03-02' },
-  { name: 'Dial 0.01, long probe', kind: 'dial', resolution: 0.01, accuracy: 0.02, perRevMm: 1, calibratedOn: '2026-03-02' },
+  {
+    name: 'Dial 0.01, long probe',
+    kind: 'dial',
+    resolution: 0.01,
+    accuracy: 0.02,
+    perRevMm: 1,
+    calibratedOn: '2026-03-02'
+  },
   { name: 'Strobe, plain', kind: 'strobe', resolution: 0, accuracy: 0.5, calibratedOn: '2026-03-02' },
   { name: 'Blades, metric set', kind: 'blade', resolution: 0.01, accuracy: 0.01, calibratedOn: '2026-03-02' },
   { name: 'Torque wrench 10 to 60', kind: 'torque', resolution: 0.5, accuracy: 0.8, calibratedOn: '2026-02-11' },
@@ -41,10 +48,27 @@ export const engines: DemoEngine[] = [
     summary: 'four-cylinder petrol, distributor on a pedestal drive',
     source: 'works card 14',
     sheet: {
-      cycle: ['four-stroke'], cylinders: ['4', 'count'], firingOrder: ['1-2-4-3'], runningDirection: ['cw'], strokeMm: ['92', 'mm'], rodMm: ['171', 'mm'],
-      damperDiameterMm: ['164', 'mm'], ringGearTeeth: ['108', 'count'], backlashDeg: ['15', 'deg'], reversal: ['allowed'], tdcWithinDeg: ['0.5', 'deg'],
-      rotorDirection: ['ccw'], ratio: ['0.5'], rimDiameterMm: ['82', 'mm'], gearTeeth: ['11', 'count'], vacuumUnit: ['none'],
-      staticBtdc: ['7 before', 'deg'], staticMinBtdc: ['6 before', 'deg'], staticMaxBtdc: ['8 before', 'deg'], idleRpm: ['600', 'rpm'], clampTorqueNm: ['18', 'Nm']
+      cycle: ['four-stroke'],
+      cylinders: ['4', 'count'],
+      firingOrder: ['1-2-4-3'],
+      runningDirection: ['cw'],
+      strokeMm: ['92', 'mm'],
+      rodMm: ['171', 'mm'],
+      damperDiameterMm: ['164', 'mm'],
+      ringGearTeeth: ['108', 'count'],
+      backlashDeg: ['15', 'deg'],
+      reversal: ['allowed'],
+      tdcWithinDeg: ['0.5', 'deg'],
+      rotorDirection: ['ccw'],
+      ratio: ['0.5'],
+      rimDiameterMm: ['82', 'mm'],
+      gearTeeth: ['11', 'count'],
+      vacuumUnit: ['none'],
+      staticBtdc: ['7 before', 'deg'],
+      staticMinBtdc: ['6 before', 'deg'],
+      staticMaxBtdc: ['8 before', 'deg'],
+      idleRpm: ['600', 'rpm'],
+      clampTorqueNm: ['18', 'Nm']
     }
   },
   {
@@ -52,11 +76,31 @@ export const engines: DemoEngine[] = [
     summary: 'six-cylinder petrol, weights and vacuum advance',
     source: 'works card 22',
     sheet: {
-      cycle: ['four-stroke'], cylinders: ['6', 'count'], firingOrder: ['1-5-3-6-2-4'], runningDirection: ['cw'], strokeMm: ['4 1/8', 'in'], rodMm: ['7.5', 'in'],
-      damperDiameterMm: ['7.25', 'in'], ringGearTeeth: ['124', 'count'], backlashDeg: ['12', 'deg'], reversal: ['allowed'], tdcWithinDeg: ['0.5', 'deg'],
-      rotorDirection: ['cw'], ratio: ['0.5'], rimDiameterMm: ['3.25', 'in'], gearTeeth: ['13', 'count'], vacuumUnit: ['fitted'],
-      staticBtdc: ['8 before', 'deg'], staticMinBtdc: ['7 before', 'deg'], staticMaxBtdc: ['9 before', 'deg'], idleRpm: ['550', 'rpm'], clampTorqueNm: ['15 lbft', 'lbft'],
-      ivoBtdc: ['9', 'deg'], ivcAbdc: ['51', 'deg'], evoBbdc: ['48', 'deg'], evcAtdc: ['12', 'deg']
+      cycle: ['four-stroke'],
+      cylinders: ['6', 'count'],
+      firingOrder: ['1-5-3-6-2-4'],
+      runningDirection: ['cw'],
+      strokeMm: ['4 1/8', 'in'],
+      rodMm: ['7.5', 'in'],
+      damperDiameterMm: ['7.25', 'in'],
+      ringGearTeeth: ['124', 'count'],
+      backlashDeg: ['12', 'deg'],
+      reversal: ['allowed'],
+      tdcWithinDeg: ['0.5', 'deg'],
+      rotorDirection: ['cw'],
+      ratio: ['0.5'],
+      rimDiameterMm: ['3.25', 'in'],
+      gearTeeth: ['13', 'count'],
+      vacuumUnit: ['fitted'],
+      staticBtdc: ['8 before', 'deg'],
+      staticMinBtdc: ['7 before', 'deg'],
+      staticMaxBtdc: ['9 before', 'deg'],
+      idleRpm: ['550', 'rpm'],
+      clampTorqueNm: ['15 lbft', 'lbft'],
+      ivoBtdc: ['9', 'deg'],
+      ivcAbdc: ['51', 'deg'],
+      evoBbdc: ['48', 'deg'],
+      evcAtdc: ['12', 'deg']
     }
   },
   {
@@ -64,8 +108,17 @@ export const engines: DemoEngine[] = [
     summary: 'three-cylinder diesel, inline injection pump',
     source: 'works card 31',
     sheet: {
-      cycle: ['four-stroke'], cylinders: ['3', 'count'], firingOrder: ['1-3-2'], runningDirection: ['ccw'], strokeMm: ['110', 'mm'], rodMm: ['205', 'mm'],
-      damperDiameterMm: ['210', 'mm'], ringGearTeeth: ['132', 'count'], backlashDeg: ['10', 'deg'], reversal: ['forbidden'], tdcWithinDeg: ['0.4', 'deg']
+      cycle: ['four-stroke'],
+      cylinders: ['3', 'count'],
+      firingOrder: ['1-3-2'],
+      runningDirection: ['ccw'],
+      strokeMm: ['110', 'mm'],
+      rodMm: ['205', 'mm'],
+      damperDiameterMm: ['210', 'mm'],
+      ringGearTeeth: ['132', 'count'],
+      backlashDeg: ['10', 'deg'],
+      reversal: ['forbidden'],
+      tdcWithinDeg: ['0.4', 'deg']
     }
   },
   {
@@ -73,8 +126,17 @@ export const engines: DemoEngine[] = [
     summary: 'four-cylinder diesel, rotary pump on a keyless taper',
     source: 'works card 35',
     sheet: {
-      cycle: ['four-stroke'], cylinders: ['4', 'count'], firingOrder: ['1-3-4-2'], runningDirection: ['cw'], strokeMm: ['118', 'mm'], rodMm: ['214', 'mm'],
-      damperDiameterMm: ['230', 'mm'], ringGearTeeth: ['140', 'count'], backlashDeg: ['20', 'deg'], reversal: ['allowed'], tdcWithinDeg: ['0.4', 'deg']
+      cycle: ['four-stroke'],
+      cylinders: ['4', 'count'],
+      firingOrder: ['1-3-4-2'],
+      runningDirection: ['cw'],
+      strokeMm: ['118', 'mm'],
+      rodMm: ['214', 'mm'],
+      damperDiameterMm: ['230', 'mm'],
+      ringGearTeeth: ['140', 'count'],
+      backlashDeg: ['20', 'deg'],
+      reversal: ['allowed'],
+      tdcWithinDeg: ['0.4', 'deg']
     }
   },
   {
@@ -82,8 +144,15 @@ export const engines: DemoEngine[] = [
     summary: 'single petrol, impulse magneto',
     source: 'works card 9',
     sheet: {
-      cycle: ['four-stroke'], cylinders: ['1', 'count'], firingOrder: ['1'], runningDirection: ['ccw'], strokeMm: ['88', 'mm'], rodMm: ['156', 'mm'], backlashDeg: ['8', 'deg'],
-      damperDiameterMm: ['190', 'mm'], reversal: ['forbidden']
+      cycle: ['four-stroke'],
+      cylinders: ['1', 'count'],
+      firingOrder: ['1'],
+      runningDirection: ['ccw'],
+      strokeMm: ['88', 'mm'],
+      rodMm: ['156', 'mm'],
+      backlashDeg: ['8', 'deg'],
+      damperDiameterMm: ['190', 'mm'],
+      reversal: ['forbidden']
     }
   },
   {
@@ -91,8 +160,16 @@ export const engines: DemoEngine[] = [
     summary: 'three-cylinder two-stroke, timed by piston height',
     source: 'works card 17',
     sheet: {
-      cycle: ['two-stroke'], cylinders: ['3', 'count'], firingOrder: ['1-2-3'], runningDirection: ['cw'], strokeMm: ['64', 'mm'], rodMm: ['118', 'mm'], backlashDeg: ['5', 'deg'],
-      damperDiameterMm: ['240', 'mm'], reversal: ['allowed'], staticBtdc: ['18 before', 'deg']
+      cycle: ['two-stroke'],
+      cylinders: ['3', 'count'],
+      firingOrder: ['1-2-3'],
+      runningDirection: ['cw'],
+      strokeMm: ['64', 'mm'],
+      rodMm: ['118', 'mm'],
+      backlashDeg: ['5', 'deg'],
+      damperDiameterMm: ['240', 'mm'],
+      reversal: ['allowed'],
+      staticBtdc: ['18 before', 'deg']
     }
   }
 ];

@@ -75,14 +75,22 @@ export async function writeJob(job: DemoJob): Promise<void> {
     const slot = sheet.steps.find((s) => s.id === stepId)?.slots.find((s) => slotId.startsWith(s.slot));
     if (!slot) throw new Error(`${job.key}: ${stepId} takes no ${slotId}`);
     const gauge = tray.find((g) => g.kind === slot.gauge);
-    const read = readingParse({ text, quantity: slot.quantity, defaultUnit: baseUnit(slot.quantity), ...(gauge?.perRevMm ? { perRevMm: gauge.perRevMm } : {}) });
+    const read = readingParse({
+      text,
+      quantity: slot.quantity,
+      defaultUnit: baseUnit(slot.quantity),
+      ...(gauge?.perRevMm ? { perRevMm: gauge.perRevMm } : {})
+    });
     if (!read.ok) throw new Error(`${job.key}: ${read.error.message}`);
-    const ref = gauge ? { id: gauge.id, name: gauge.name, resolution: gauge.resolution, accuracy: gauge.accuracy } : null;
+    const ref = gauge
+      ? { id: gauge.id, name: gauge.name, resolution: gauge.resolution, accuracy: gauge.accuracy }
+      : null;
     return { quantity: slot.quantity, text, ...read.out, gauge: ref };
   }
 
   function toBody(line: Exclude<Line, { by: string }>, log: JobEvent[]): EventBody {
-    if ('read' in line) return { kind: 'reading', step: line.step, slot: line.slot, ...figure(line.read, line.step, line.slot) };
+    if ('read' in line)
+      return { kind: 'reading', step: line.step, slot: line.slot, ...figure(line.read, line.step, line.slot) };
     if ('amend' in line) {
       const r = jobState(sheet, engine, log).readings.findLast((x) => x.text === line.from);
       if (!r) throw new Error(`${job.key}: no reading ${line.from} to amend`);

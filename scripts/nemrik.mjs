@@ -25,7 +25,10 @@ async function database(mode) {
 }
 
 async function startOver() {
-  if (process.env.DATABASE_URL) throw new Stop('--fresh empties only the demo database of this project; the one in DATABASE_URL is yours to empty.');
+  if (process.env.DATABASE_URL)
+    throw new Stop(
+      '--fresh empties only the demo database of this project; the one in DATABASE_URL is yours to empty.'
+    );
   const { contents, dropDatabase } = await import('./lib/database.mjs');
   const url = await database('demo');
   const has = await contents(url);
@@ -51,7 +54,9 @@ async function fill(url) {
   const has = await contents(url);
   if (has.demo) return;
   if (has.people > 0 && process.env.DATABASE_URL)
-    throw new Stop('The database in DATABASE_URL holds a workshop already: demo data is not mixed into it. Use ./nemrik start, or another database.');
+    throw new Stop(
+      'The database in DATABASE_URL holds a workshop already: demo data is not mixed into it. Use ./nemrik start, or another database.'
+    );
   if (has.people > 0) {
     // an earlier filling was cut short
     await dropDatabase(main.url('postgres'), DATABASES.demo);
@@ -59,7 +64,8 @@ async function fill(url) {
     await migrate(url);
   }
   say('Filling the demo workshop …');
-  if ((await run('npx', ['tsx', 'demo/seed.ts'], { DATABASE_URL: url })) !== 0) throw new Stop('The demo data could not be written: see the lines above.');
+  if ((await run('npx', ['tsx', 'demo/seed.ts'], { DATABASE_URL: url })) !== 0)
+    throw new Stop('The demo data could not be written: see the lines above.');
 }
 
 async function psql() {
@@ -76,7 +82,11 @@ async function stop() {
   const server = await stopServer();
   const db = main.stop();
   cluster('pg-test', { durable: false }).stop();
-  say(server || db ? `Stopped: ${[server && 'the server', db && 'the database'].filter(Boolean).join(' and ')}.` : 'Nothing of this project was running.');
+  say(
+    server || db
+      ? `Stopped: ${[server && 'the server', db && 'the database'].filter(Boolean).join(' and ')}.`
+      : 'Nothing of this project was running.'
+  );
 }
 
 const [command, ...rest] = process.argv.slice(2);

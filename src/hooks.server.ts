@@ -26,7 +26,10 @@ export const handle: Handle = async ({ event, resolve }) => {
   const writes = event.request.method !== 'GET' && event.request.method !== 'HEAD';
   const origin = event.request.headers.get('origin');
   if (writes && origin !== null && origin !== event.url.origin)
-    return json({ ok: false, error: { code: 'other-origin', message: 'This request comes from another site.', path: '' } }, { status: 403 });
+    return json(
+      { ok: false, error: { code: 'other-origin', message: 'This request comes from another site.', path: '' } },
+      { status: 403 }
+    );
   event.locals.prefs = readPrefs(event.cookies.get('nemrik-prefs'));
   event.locals.person = null;
   const anonymous = event.url.pathname.startsWith('/api/calc') || event.url.pathname === '/api/health';
@@ -49,7 +52,8 @@ async function who(cookies: Parameters<typeof whoActs>[0]) {
 
 export const handleError: HandleServerError = ({ error: e, status, message }) => {
   if (e instanceof Refusal) return { message: e.message, code: e.code };
-  if (isAway(e)) return { message: 'The database does not answer. Try again in a moment; nothing is lost.', code: 'database-away' };
+  if (isAway(e))
+    return { message: 'The database does not answer. Try again in a moment; nothing is lost.', code: 'database-away' };
   if (status === 404) return { message: 'There is nothing at this address.', code: 'not-found' };
   if (status >= 500) console.error(e);
   return { message: status >= 500 ? 'Something went wrong in the server. What you had logged is safe.' : message };

@@ -1,7 +1,17 @@
 import { spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
 import {
-  chmodSync, chownSync, existsSync, lstatSync, mkdirSync, readFileSync, readdirSync, readlinkSync, rmSync, unlinkSync, writeFileSync
+  chmodSync,
+  chownSync,
+  existsSync,
+  lstatSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  readlinkSync,
+  rmSync,
+  unlinkSync,
+  writeFileSync
 } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -29,7 +39,10 @@ export function cluster(name, { durable }) {
     if (have) return have;
     install(['postgresql'], 'PostgreSQL');
     const now = binaries();
-    if (!now) throw new Stop('PostgreSQL was installed, but initdb, pg_ctl and postgres are not to be found. Set PG_BIN to their folder.');
+    if (!now)
+      throw new Stop(
+        'PostgreSQL was installed, but initdb, pg_ctl and postgres are not to be found. Set PG_BIN to their folder.'
+      );
     return now;
   }
 
@@ -44,7 +57,12 @@ export function cluster(name, { durable }) {
   }
 
   const pg = (program, args, env = {}) =>
-    spawnSync(join(bin(), program), args, { ...owner(), cwd: '/', encoding: 'utf8', env: { ...process.env, ...env, LC_ALL: 'C.UTF-8' } });
+    spawnSync(join(bin(), program), args, {
+      ...owner(),
+      cwd: '/',
+      encoding: 'utf8',
+      env: { ...process.env, ...env, LC_ALL: 'C.UTF-8' }
+    });
 
   const hash = createHash('sha256').update(root).digest('hex');
 
@@ -84,20 +102,32 @@ export function cluster(name, { durable }) {
   function initialise(data, base) {
     const { uid, gid } = owner();
     if (existsSync(base) && readdirSync(base).length > 0)
-      throw new Stop(`${base} is there, but is no database cluster of Nemrik's. Move it away yourself, then run this again.`);
+      throw new Stop(
+        `${base} is there, but is no database cluster of Nemrik's. Move it away yourself, then run this again.`
+      );
     mkdirSync(base, { recursive: true, mode: 0o700 });
     chownSync(base, uid, gid);
     const password = randomBytes(24).toString('base64url');
     const pwfile = join(base, 'pw');
     writeFileSync(pwfile, password, { mode: 0o600 });
     chownSync(pwfile, uid, gid);
-    const made = pg('initdb', ['-D', data, '-U', 'nemrik', `--pwfile=${pwfile}`, '--auth=scram-sha-256', '--encoding=UTF8', '--locale=C.UTF-8',
-      ...(durable ? ['--data-checksums'] : ['--no-sync'])]);
+    const made = pg('initdb', [
+      '-D',
+      data,
+      '-U',
+      'nemrik',
+      `--pwfile=${pwfile}`,
+      '--auth=scram-sha-256',
+      '--encoding=UTF8',
+      '--locale=C.UTF-8',
+      ...(durable ? ['--data-checksums'] : ['--no-sync'])
+    ]);
     rmSync(pwfile);
     if (made.status !== 0) {
       rmSync(base, { recursive: true, force: true });
       const last = made.stderr.trim().split('\n').at(-1);
-      if (/No space left/.test(made.stderr)) throw new Stop('The disk is full: the database could not be made. Free some space and run this again.');
+      if (/No space left/.test(made.stderr))
+        throw new Stop('The disk is full: the database could not be made. Free some space and run this again.');
       throw new Stop(`The database cluster could not be made: ${last}`);
     }
     write({ password, port: 0 });
@@ -106,16 +136,31 @@ export function cluster(name, { durable }) {
   async function configure(data, base) {
     const { uid, gid } = owner();
     const state = read();
-    if (!state) throw new Stop(`The password file ${files.state} is gone, so the database in ${base} cannot be opened. Put it back, or move that folder away.`);
+    if (!state)
+      throw new Stop(
+        `The password file ${files.state} is gone, so the database in ${base} cannot be opened. Put it back, or move that folder away.`
+      );
     const wish = state.port || 20000 + (parseInt(hash.slice(0, 6), 16) % 11999) + (durable ? 0 : 1);
     const port = (await free(wish)) ? wish : await anyFree();
-    const sockets = join(base, 'run').length > 80 ? join(tmpdir(), `nemrik-${hash.slice(0, 12)}-${name}-run`) : join(base, 'run');
+    const sockets =
+      join(base, 'run').length > 80 ? join(tmpdir(), `nemrik-${hash.slice(0, 12)}-${name}-run`) : join(base, 'run');
     mkdirSync(sockets, { recursive: true, mode: 0o700 });
     chownSync(sockets, uid, gid);
     const conf = join(data, 'nemrik.conf');
     const loose = durable ? [] : ['fsync = off', 'synchronous_commit = off', 'full_page_writes = off'];
-    writeFileSync(conf, [`listen_addresses = '127.0.0.1'`, `port = ${port}`, `unix_socket_directories = '${sockets}'`,
-      'unix_socket_permissions = 0700', 'max_connections = 100', 'logging_collector = off', ...loose, ''].join('\n'));
+    writeFileSync(
+      conf,
+      [
+        `listen_addresses = '127.0.0.1'`,
+        `port = ${port}`,
+        `unix_socket_directories = '${sockets}'`,
+        'unix_socket_permissions = 0700',
+        'max_connections = 100',
+        'logging_collector = off',
+        ...loose,
+        ''
+      ].join('\n')
+    );
     chownSync(conf, uid, gid);
     const main = join(data, 'postgresql.conf');
     const text = readFileSync(main, 'utf8');
@@ -162,13 +207,17 @@ export function cluster(name, { durable }) {
 function debianFolders() {
   const base = '/usr/lib/postgresql';
   if (!existsSync(base)) return [];
-  return readdirSync(base).sort((a, b) => Number(b) - Number(a)).map((v) => join(base, v, 'bin'));
+  return readdirSync(base)
+    .sort((a, b) => Number(b) - Number(a))
+    .map((v) => join(base, v, 'bin'));
 }
 
 function whyNotUp(log, version) {
   const text = existsSync(log) ? readFileSync(log, 'utf8').slice(-4000) : '';
-  if (/No space left/.test(text)) return 'The disk is full: the database could not start. Free some space and run this again.';
-  if (/incompatible with/.test(text)) return `The data was made by PostgreSQL ${version}; install that version, or point PG_BIN at it.`;
+  if (/No space left/.test(text))
+    return 'The disk is full: the database could not start. Free some space and run this again.';
+  if (/incompatible with/.test(text))
+    return `The data was made by PostgreSQL ${version}; install that version, or point PG_BIN at it.`;
   return `The database did not start: ${text.trim().split('\n').at(-1)}\nIts log is ${log}.`;
 }
 
@@ -186,7 +235,12 @@ async function clearLeftOvers(data, sockets) {
     }
     await new Promise((r) => setTimeout(r, 250));
   }
-  for (const f of [join(data, 'postmaster.pid'), ...readdirSync(sockets).filter((f) => f.startsWith('.s.PGSQL.')).map((f) => join(sockets, f))])
+  for (const f of [
+    join(data, 'postmaster.pid'),
+    ...readdirSync(sockets)
+      .filter((f) => f.startsWith('.s.PGSQL.'))
+      .map((f) => join(sockets, f))
+  ])
     if (existsSync(f) || isSocket(f)) unlinkSync(f);
 }
 
@@ -232,7 +286,8 @@ async function locked(file, work) {
       if (e.code !== 'EEXIST') throw e;
       const owner = Number(existsSync(file) ? readFileSync(file, 'utf8') : 0);
       if (!owner || !existsSync(`/proc/${owner}`)) rmSync(file, { force: true });
-      else if (tries > 240) throw new Stop('Another start of the database has been going on for a minute. Look at it, or remove ' + file);
+      else if (tries > 240)
+        throw new Stop('Another start of the database has been going on for a minute. Look at it, or remove ' + file);
       else await new Promise((r) => setTimeout(r, 250));
     }
   }

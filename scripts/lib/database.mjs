@@ -19,8 +19,15 @@ export async function dropDatabase(adminUrl, name) {
 export async function migrate(databaseUrl) {
   const quiet = { info() {}, warn() {}, debug() {}, error: (m) => process.stderr.write(`${m}\n`) };
   return runner({
-    databaseUrl, dir: join(root, 'migrations'), direction: 'up', migrationsTable: 'pgmigrations', count: Infinity,
-    checkOrder: true, singleTransaction: true, advisoryLockMode: 'wait', logger: quiet
+    databaseUrl,
+    dir: join(root, 'migrations'),
+    direction: 'up',
+    migrationsTable: 'pgmigrations',
+    count: Infinity,
+    checkOrder: true,
+    singleTransaction: true,
+    advisoryLockMode: 'wait',
+    logger: quiet
   });
 }
 

@@ -14,9 +14,14 @@ export function install(packages, why) {
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   if (!updated) spawnSync('apt-get', ['update', '-qq'], { stdio: 'ignore', env });
   updated = true;
-  const done = spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...packages], { env, encoding: 'utf8' });
+  const done = spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...packages], {
+    env,
+    encoding: 'utf8'
+  });
   if (done.status !== 0)
-    throw new Stop(`${packages.join(', ')} could not be installed. As root run: ${command}\n${(done.stderr ?? '').trim().split('\n').at(-1)}`);
+    throw new Stop(
+      `${packages.join(', ')} could not be installed. As root run: ${command}\n${(done.stderr ?? '').trim().split('\n').at(-1)}`
+    );
 }
 
 /** Debian would otherwise make and start a cluster of its own on the standard port. */

@@ -12,5 +12,7 @@ export function makeLocal(needMb = 150) {
   const disk = statfsSync(local);
   const freeMb = (disk.bavail * disk.bsize) / 1048576;
   if (freeMb < needMb)
-    throw new Stop(`Only ${Math.floor(freeMb)} MB are free on this disk, ${needMb} MB are needed: free some space and run this again.`);
+    throw new Stop(
+      `Only ${Math.floor(freeMb)} MB are free on this disk, ${needMb} MB are needed: free some space and run this again.`
+    );
 }

@@ -27,7 +27,9 @@ export async function ensurePackages() {
   makeLocal(700);
   say('Installing npm packages from the lock file …');
   if ((await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])) !== 0)
-    throw new Stop('The npm packages could not be installed: see the lines above. Without a network, run this once with one.');
+    throw new Stop(
+      'The npm packages could not be installed: see the lines above. Without a network, run this once with one.'
+    );
   writeFileSync(stamp('npm'), want);
 }
 
@@ -36,6 +38,7 @@ export async function ensureBuild() {
   const want = hashOf(['src', 'static', 'package-lock.json', 'svelte.config.js', 'vite.config.ts']);
   if (existsSync(join(root, 'build/index.js')) && same('build', want)) return;
   say('Building …');
-  if ((await run('npx', ['vite', 'build', '--logLevel', 'error'])) !== 0) throw new Stop('The build failed: see the lines above.');
+  if ((await run('npx', ['vite', 'build', '--logLevel', 'error'])) !== 0)
+    throw new Stop('The build failed: see the lines above.');
   writeFileSync(stamp('build'), want);
 }

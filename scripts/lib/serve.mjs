@@ -22,25 +22,42 @@ export function running() {
 /** Serves until interrupted; with `background` leaves the server running and returns once it answers. */
 export async function serve(databaseUrl, mode, background) {
   const port = Number(process.env.PORT ?? 4170);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Stop(`PORT is "${process.env.PORT}"; it must be a number from 1 to 65535.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Stop(`PORT is "${process.env.PORT}"; it must be a number from 1 to 65535.`);
   const already = running();
   if (already) {
     if (already.mode === mode) return say(`Already serving at http://127.0.0.1:${already.port}`);
-    throw new Stop(`A server of this project already runs (${already.mode}, port ${already.port}). Stop it first: ./nemrik stop`);
+    throw new Stop(
+      `A server of this project already runs (${already.mode}, port ${already.port}). Stop it first: ./nemrik stop`
+    );
   }
-  if (!(await free(port))) throw new Stop(`Port ${port} is in use by another program. Choose another: PORT=${port + 1} ./nemrik ${mode}`);
+  if (!(await free(port)))
+    throw new Stop(`Port ${port} is in use by another program. Choose another: PORT=${port + 1} ./nemrik ${mode}`);
   const origin = process.env.ORIGIN ?? `http://127.0.0.1:${port}`;
-  const env = { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), HOST: process.env.HOST ?? '127.0.0.1', ORIGIN: origin, NODE_ENV: 'production' };
+  const env = {
+    ...process.env,
+    DATABASE_URL: databaseUrl,
+    PORT: String(port),
+    HOST: process.env.HOST ?? '127.0.0.1',
+    ORIGIN: origin,
+    NODE_ENV: 'production'
+  };
   const log = background ? openSync(join(local, 'server.log'), 'a') : null;
   const child = spawn(process.execPath, [join(root, 'build/index.js')], {
-    cwd: root, env, detached: background, stdio: background ? ['ignore', log, log] : ['ignore', 'ignore', 'inherit']
+    cwd: root,
+    env,
+    detached: background,
+    stdio: background ? ['ignore', log, log] : ['ignore', 'ignore', 'inherit']
   });
   writeFileSync(file, JSON.stringify({ pid: child.pid, port, mode }));
   const ended = new Promise((r) => child.on('exit', (code) => r(code ?? 0)));
-  await Promise.race([answers(`http://127.0.0.1:${port}/api/health`), ended.then((code) => {
-    rmSync(file, { force: true });
-    throw new Stop(`The server ended at once (code ${code}).${background ? ' Its log is .local/server.log.' : ''}`);
-  })]);
+  await Promise.race([
+    answers(`http://127.0.0.1:${port}/api/health`),
+    ended.then((code) => {
+      rmSync(file, { force: true });
+      throw new Stop(`The server ended at once (code ${code}).${background ? ' Its log is .local/server.log.' : ''}`);
+    })
+  ]);
   say(`Nemrik is at http://127.0.0.1:${port}`);
   if (background) return child.unref();
   say('Ctrl-C ends the server; the database goes on until ./nemrik stop.');

@@ -22,5 +22,7 @@ export const limits = z
 export const slider = {
   strokeMm: positive.describe('stroke, mm'),
   rodMm: positive.describe('connecting rod between centres, mm'),
-  pinOffsetMm: finite.optional().describe('pin offset, mm, positive towards the side the crankpin moves to just after TDC')
+  pinOffsetMm: finite
+    .optional()
+    .describe('pin offset, mm, positive towards the side the crankpin moves to just after TDC')
 };

@@ -7,7 +7,8 @@
   <a class="mark" href="/">NEMRIK</a>
   <h1>{page.error?.message ?? 'Something went wrong'}</h1>
   <p class="quiet">
-    {#if page.status === 503}Nothing that was logged is lost. This page can be asked for again.{:else if page.status === 404}Look for it on the floor or among the engines.{/if}
+    {#if page.status === 503}Nothing that was logged is lost. This page can be asked for again.{:else if page.status === 404}Look
+      for it on the floor or among the engines.{/if}
   </p>
   <p class="ways">
     <button class="button first" onclick={() => location.reload()}>Try again</button>

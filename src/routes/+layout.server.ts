@@ -5,6 +5,7 @@ let kept: { list: Awaited<ReturnType<typeof people>>; until: number } | null = n
 
 export const load: LayoutServerLoad = async ({ locals }) => {
   // the list of names is short, changes rarely, and every page shows it
-  if (!kept || kept.until < performance.now() || !locals.person) kept = { list: await people(), until: performance.now() + 3000 };
+  if (!kept || kept.until < performance.now() || !locals.person)
+    kept = { list: await people(), until: performance.now() + 3000 };
   return { person: locals.person, prefs: locals.prefs, people: kept.list };
 };

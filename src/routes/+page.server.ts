@@ -7,7 +7,8 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ url }) => orError(floor(url.searchParams.get('who')));
 
-const isStale = (r: FloorRow) => r.throughSeq !== r.lastSeq || r.throughSheet !== r.sheetVersion || r.coreVersion !== CORE_VERSION;
+const isStale = (r: FloorRow) =>
+  r.throughSeq !== r.lastSeq || r.throughSheet !== r.sheetVersion || r.coreVersion !== CORE_VERSION;
 
 async function floor(who: string | null) {
   let rows = await floorRows();

@@ -12,7 +12,9 @@
 
   const shown = $derived.by(() => {
     const words = find.toLowerCase().split(/\s+/).filter(Boolean);
-    return data.jobs.filter((j) => words.every((w) => `${j.engine} ${j.summary} ${j.sheet} ${j.next} ${j.waitsText}`.toLowerCase().includes(w)));
+    return data.jobs.filter((j) =>
+      words.every((w) => `${j.engine} ${j.summary} ${j.sheet} ${j.next} ${j.waitsText}`.toLowerCase().includes(w))
+    );
   });
   const ready = $derived(data.jobs.filter((j) => j.waits === 'ready').length);
   const helped = $derived(data.jobs.filter((j) => j.waits === 'helper'));
@@ -23,7 +25,15 @@
       .sort((a, b) => b.lastAt!.localeCompare(a.lastAt!))
       .slice(0, 4)
   );
-  const headline = $derived(data.jobs.length === 0 ? 'Nothing is on the floor' : ready === 0 ? 'Nothing can go on by itself' : ready === 1 ? 'One job can go on now' : `${ready} jobs can go on now`);
+  const headline = $derived(
+    data.jobs.length === 0
+      ? 'Nothing is on the floor'
+      : ready === 0
+        ? 'Nothing can go on by itself'
+        : ready === 1
+          ? 'One job can go on now'
+          : `${ready} jobs can go on now`
+  );
 
   onMount(() => {
     const live = new EventSource('/api/live');
@@ -70,11 +80,19 @@
       <div class="top">
         <div>
           <h1>{headline}</h1>
-          <p class="quiet">{data.jobs.length === 1 ? 'One job' : `${data.jobs.length} jobs`}; what can be done now stands first.</p>
+          <p class="quiet">
+            {data.jobs.length === 1 ? 'One job' : `${data.jobs.length} jobs`}; what can be done now stands first.
+          </p>
         </div>
         <form method="get" class="no-print">
           <label for="who" class="only-read">Jobs of</label>
-          <select id="who" name="who" class="field" value={data.filter ?? ''} onchange={(e) => goto(e.currentTarget.value ? `/?who=${encodeURIComponent(e.currentTarget.value)}` : '/')}>
+          <select
+            id="who"
+            name="who"
+            class="field"
+            value={data.filter ?? ''}
+            onchange={(e) => goto(e.currentTarget.value ? `/?who=${encodeURIComponent(e.currentTarget.value)}` : '/')}
+          >
             <option value="">everyone’s jobs</option>
             {#each data.names as n (n)}<option value={n}>{n}’s jobs</option>{/each}
           </select>
@@ -96,16 +114,23 @@
         </a>
       {:else}
         {#if data.jobs.length}
-          <p class="empty">No job matches “{find}”. <button class="link" onclick={() => (find = '')}>Show all</button></p>
+          <p class="empty">
+            No job matches “{find}”. <button class="link" onclick={() => (find = '')}>Show all</button>
+          </p>
         {:else}
           <p class="empty">
-            Start with an engine and its data sheet, then open a job on it. <a href="/engines">Engines</a> · <a href="/jobs/new">New job</a>
+            Start with an engine and its data sheet, then open a job on it. <a href="/engines">Engines</a> ·
+            <a href="/jobs/new">New job</a>
           </p>
         {/if}
       {/each}
     </main>
     <aside aria-label="The day">
-      <h2>{helped.length ? `A helper is needed on ${helped.length === 1 ? 'one job' : `${helped.length} jobs`}` : 'No job waits for a helper'}</h2>
+      <h2>
+        {helped.length
+          ? `A helper is needed on ${helped.length === 1 ? 'one job' : `${helped.length} jobs`}`
+          : 'No job waits for a helper'}
+      </h2>
       {#each helped as j (j.id)}<p class="slot"><b>{j.engine}</b> {j.next}</p>{/each}
       {#if held.length}
         <h2>Held up</h2>
@@ -135,7 +160,9 @@
         }}
       />
       <span class="soft">{find ? `${shown.length} found, Enter opens the first` : 'type words to find a job'}</span>
-      <span class="keys" aria-hidden="true"><kbd>N</kbd> new job <kbd>J</kbd> <kbd>K</kbd> move <kbd>Enter</kbd> open <kbd>?</kbd> keys</span>
+      <span class="keys" aria-hidden="true"
+        ><kbd>N</kbd> new job <kbd>J</kbd> <kbd>K</kbd> move <kbd>Enter</kbd> open <kbd>?</kbd> keys</span
+      >
     </div>
   {/snippet}
 </Frame>

@@ -13,9 +13,7 @@ export const tdcDwellInput = z.strictObject({
 
 export const tdcPairsInput = z
   .strictObject({
-    pairs: z
-      .array(z.strictObject({ beforeWheelDeg: finite, afterWheelDeg: finite, dropMm: finite.optional() }))
-      .min(1),
+    pairs: z.array(z.strictObject({ beforeWheelDeg: finite, afterWheelDeg: finite, dropMm: finite.optional() })).min(1),
     strokeMm: positive.optional(),
     rodMm: positive.optional(),
     pinOffsetMm: finite.optional(),
@@ -30,7 +28,10 @@ export const tdcPairsInput = z
 export const tdcFitInput = z.strictObject({
   readings: z.array(z.strictObject({ wheelDeg: finite, dialMm: finite })).max(5000),
   ...slider,
-  dialSense: z.union([z.literal(1), z.literal(-1)]).default(1).describe('1: the dial falls as the piston goes down'),
+  dialSense: z
+    .union([z.literal(1), z.literal(-1)])
+    .default(1)
+    .describe('1: the dial falls as the piston goes down'),
   wheel: gauge,
   dial: gauge
 });

@@ -24,8 +24,7 @@ export function tdcDwell(i: z.infer<typeof tdcDwellInput>): Result<Dwell> {
   if (!g.ok) return g;
   const s = g.out;
   const band = anglesAtDrop(s, i.dial.resolution);
-  if (!band)
-    return fail('drop-out-of-range', 'dial.resolution', { dropMm: i.dial.resolution, maxMm: s.maxDropMm });
+  if (!band) return fail('drop-out-of-range', 'dial.resolution', { dropMm: i.dial.resolution, maxMm: s.maxDropMm });
   const dwellDeg = band.beforeDeg + band.afterDeg;
   const uWheel = gaugeU(i.wheel);
   const uDial = gaugeU(i.dial);

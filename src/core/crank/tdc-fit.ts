@@ -210,8 +210,7 @@ function linearRatio(f: Fit, left: number, uWheel: number, uDial: number): numbe
   const step = a > 0 ? b / a : 0;
   const others = new Float64Array(n - 1);
   let at = 0;
-  for (let k = 0; k < n; k++)
-    if (k !== left) others[at++] = f.residual[k]! - rMean - step * (f.jacobian[k]! - jMean);
+  for (let k = 0; k < n; k++) if (k !== left) others[at++] = f.residual[k]! - rMean - step * (f.jacobian[k]! - jMean);
   const r = f.residual[left]! - rMean - step * (f.jacobian[left]! - jMean);
   return Math.abs(r) / scale(others, f.jacobian[left]!, uWheel, uDial);
 }

@@ -47,7 +47,8 @@ export const sentences = {
   'values-missing': (f: { step: string; what: string }) =>
     `"${f.step}" cannot be worked out: the data sheet has no ${f.what}. Enter it with its source, or skip the step and say why.`,
   'not-proved': (f: { step: string; what: string }) => `"${f.step}" is not settled: ${f.what}.`,
-  'never-overrule': (f: { flags: string }) => `This can hurt someone or break something and is not overruled with a reason: ${f.flags}. Make it so, and say that it is.`,
+  'never-overrule': (f: { flags: string }) =>
+    `This can hurt someone or break something and is not overruled with a reason: ${f.flags}. Make it so, and say that it is.`,
   'not-undoable': (_: object) => 'That was already undone, or is not in this log.',
   'no-such-choice': (f: { what: string }) => `There is no such choice: ${f.what}.`,
   'outside-chart': (f: { what: string }) => `${f.what} lies outside the chart.`

@@ -56,7 +56,8 @@ export const rules: Rule[] = [
     off: ['compression-confirmed'],
     bar: 'Both TDCs carry the mark: stroke not proved',
     never: 'Index or fit to number one.',
-    because: 'The mark comes up on compression and on exhaust; a distributor fitted on the wrong one is half a turn out.',
+    because:
+      'The mark comes up on compression and on exhaust; a distributor fitted on the wrong one is half a turn out.',
     ifItHappened: 'Lift the rotor, turn the crank once, prove the stroke, index again.',
     harm: 'result'
   },

@@ -36,7 +36,9 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
         ? yes
         : fail('no-such-choice', 'option', { what: `${e.school}: ${e.option}` });
     case 'fact':
-      return state.sheet.steps.some((s) => s.onlyIf?.fact === e.fact) ? yes : fail('no-such-choice', 'fact', { what: e.fact });
+      return state.sheet.steps.some((s) => s.onlyIf?.fact === e.fact)
+        ? yes
+        : fail('no-such-choice', 'fact', { what: e.fact });
     case 'undo': {
       const target = log.find((x) => x.id === e.undoes);
       const done = !target || target.kind === 'undo' || state.replayed.undone.has(e.undoes);
@@ -51,7 +53,8 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
 }
 
 /** `stands-back` and `strobe-again` are further ways to log a slot that repeats. */
-const matches = (slot: string, given: string): boolean => given === slot || given === `${slot}-again` || given === `${slot}-back`;
+const matches = (slot: string, given: string): boolean =>
+  given === slot || given === `${slot}-again` || given === `${slot}-back`;
 
 function withStep(state: JobState, id: string, then: (v: StepView) => Answer): Answer {
   const v = state.steps.find((s) => s.step.id === id);
@@ -69,8 +72,11 @@ function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
     const what = values.map((n) => lower(fieldOf(n)?.label ?? n)).join(', ');
     return fail('values-missing', 'step', { step: step.title, what });
   }
-  const unread = step.slots.filter((s) => s.required && !state.readings.some((r) => r.step === step.id && matches(s.slot, r.slot)));
-  if (unread.length > 0) return fail('readings-missing', 'step', { step: step.title, what: unread.map((s) => s.label).join(', ') });
+  const unread = step.slots.filter(
+    (s) => s.required && !state.readings.some((r) => r.step === step.id && matches(s.slot, r.slot))
+  );
+  if (unread.length > 0)
+    return fail('readings-missing', 'step', { step: step.title, what: unread.map((s) => s.label).join(', ') });
   const open = v.overruled === null ? notSettled(state, v) : null;
   return open === null ? yes : fail('not-proved', 'step', { step: step.title, what: open });
 }
@@ -89,7 +95,9 @@ export function notSettled(state: JobState, v: StepView): string | null {
   }
   const timing = state.timing[v.step.id];
   if (timing?.latest?.verdict && timing.latest.verdict.state !== 'in')
-    return timing.latest.verdict.state === 'out' ? 'the last reading is outside the limits' : 'the last reading is too close to call';
+    return timing.latest.verdict.state === 'out'
+      ? 'the last reading is outside the limits'
+      : 'the last reading is too close to call';
   return null;
 }
 

@@ -26,8 +26,19 @@ export interface CardReading {
 
 /** The data-sheet values that say what was worked to: settings, limits and what the sums stand on. */
 const SHOWN = [
-  'firingOrder', 'runningDirection', 'strokeMm', 'rodMm', 'rotorDirection', 'ratio', 'staticBtdc', 'staticMinBtdc',
-  'staticMaxBtdc', 'tdcWithinDeg', 'backlashDeg', 'clampTorqueNm', 'idleRpm'
+  'firingOrder',
+  'runningDirection',
+  'strokeMm',
+  'rodMm',
+  'rotorDirection',
+  'ratio',
+  'staticBtdc',
+  'staticMinBtdc',
+  'staticMaxBtdc',
+  'tdcWithinDeg',
+  'backlashDeg',
+  'clampTorqueNm',
+  'idleRpm'
 ];
 
 const verdictWord = { in: 'in', out: 'OUT', unsure: 'too close to call' };
@@ -36,7 +47,10 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
   const fields = new Map(dataSheetFields.map((f) => [f.name, f]));
   const steps = new Map(state.sheet.steps.map((s) => [s.id, s]));
   return {
-    limits: SHOWN.filter((n) => engine.values[n]).map((n) => ({ label: fields.get(n)!.label, value: engine.values[n]! })),
+    limits: SHOWN.filter((n) => engine.values[n]).map((n) => ({
+      label: fields.get(n)!.label,
+      value: engine.values[n]!
+    })),
     readings: state.readings.map((reading) => {
       const step = steps.get(reading.step);
       const slot = step?.slots.find((s) => reading.slot.startsWith(s.slot));
@@ -47,14 +61,24 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
         replaced: reading.replaced.map((r) => `${r.text} (${r.reason})`).join(', ')
       };
     }),
-    results: settledFigures(state, engine).map((f) => ({ label: f.label, value: resultText(f), verdict: f.verdict ? verdictWord[f.verdict] : '' })).concat(housing(state, len)),
+    results: settledFigures(state, engine)
+      .map((f) => ({ label: f.label, value: resultText(f), verdict: f.verdict ? verdictWord[f.verdict] : '' }))
+      .concat(housing(state, len)),
     schools: Object.entries(state.schools)
       .filter(([, s]) => s.chosen)
       .map(([title, s]) => ({ title, way: s.option })),
     open: [
-      ...state.steps.filter((s) => s.state === 'skipped').map((s) => ({ what: s.step.title, why: `skipped: ${s.mark!.reason}` })),
-      ...state.replayed.overrides.map((o) => ({ what: steps.get(o.step)?.title ?? o.step, why: `overruled: ${o.reason}` })),
-      ...state.replayed.remarks.map((r) => ({ what: r.step ? (steps.get(r.step)?.title ?? 'Remark') : 'Remark', why: r.text }))
+      ...state.steps
+        .filter((s) => s.state === 'skipped')
+        .map((s) => ({ what: s.step.title, why: `skipped: ${s.mark!.reason}` })),
+      ...state.replayed.overrides.map((o) => ({
+        what: steps.get(o.step)?.title ?? o.step,
+        why: `overruled: ${o.reason}`
+      })),
+      ...state.replayed.remarks.map((r) => ({
+        what: r.step ? (steps.get(r.step)?.title ?? 'Remark') : 'Remark',
+        why: r.text
+      }))
     ],
     ...state.progress
   };

@@ -68,7 +68,13 @@ function fromWheel(last: CrankPlace, reading: Reading, tdc: TdcFromPairs, cycle:
   // pairs rock about one TDC: the nearer way; elsewhere the way the technician says the crank went
   const nearest = reading.slot === 'before' || reading.slot === 'after' ? ahead > 180 : ahead > 360 - SAME_PLACE_DEG;
   const back = reading.slot === 'stands-back' ? ahead > SAME_PLACE_DEG : nearest;
-  return { crankDeg: mod(last.crankDeg + ahead - (back ? 360 : 0), cycle), uDeg, strokeKnown: true, lastMove, from: 'wheel' };
+  return {
+    crankDeg: mod(last.crankDeg + ahead - (back ? 360 : 0), cycle),
+    uDeg,
+    strokeKnown: true,
+    lastMove,
+    from: 'wheel'
+  };
 }
 
 function fromTold(e: EventOf<'crank'>, engine: Engine, cycle: number, r: Replayed): CrankPlace {

@@ -31,7 +31,10 @@ export function nextSlot(state: JobState, step: Step, prefer?: string): Aim | nu
     return { slot: base, as: repeat ? `${base.slot}-again` : base.slot, n: null };
   }
   if (prefer === 'back') return { slot: step.slots[0]!, as: `${step.slots[0]!.slot}-back`, n: null };
-  const slot = step.slots.find((s) => !mine.some((r) => r.slot === s.slot)) ?? step.slots.findLast((s) => s.repeats) ?? step.slots[step.slots.length - 1]!;
+  const slot =
+    step.slots.find((s) => !mine.some((r) => r.slot === s.slot)) ??
+    step.slots.findLast((s) => s.repeats) ??
+    step.slots[step.slots.length - 1]!;
   return { slot, as: slot.slot, n: null };
 }
 
@@ -67,7 +70,8 @@ export function doubt(state: JobState, engine: Engine, step: Step, aim: Aim, fig
   if (aim.slot.quantity === 'timing') {
     if (Math.abs(value) > 60) return `${value.toFixed(1)}° is far from any initial timing.`;
     const target = numberOf(engine, 'staticBtdc');
-    if (target !== undefined && Math.abs(value - target) > 20) return `That is ${Math.abs(value - target).toFixed(0)}° from the data sheet\u2019s ${target}°.`;
+    if (target !== undefined && Math.abs(value - target) > 20)
+      return `That is ${Math.abs(value - target).toFixed(0)}° from the data sheet\u2019s ${target}°.`;
   }
   if (aim.slot.quantity === 'angle' && Math.abs(value) > 360) return 'A wheel shows no more than 360°.';
   return null;
@@ -77,14 +81,18 @@ function depthDoubt(engine: Engine, mm: number): string | null {
   const g = sliderOf(engine);
   const s = g ? slider(g) : null;
   if (mm <= 0) return 'The piston cannot stand above the top: depth is counted downwards.';
-  if (s?.ok && mm > s.out.maxDropMm) return `The stroke is ${s.out.maxDropMm.toFixed(1)} mm: the piston does not go ${mm.toFixed(1)} mm down.`;
-  if (s?.ok && mm > s.out.maxDropMm / 3) return `${mm.toFixed(1)} mm is more than a third of the stroke, far down for this.`;
+  if (s?.ok && mm > s.out.maxDropMm)
+    return `The stroke is ${s.out.maxDropMm.toFixed(1)} mm: the piston does not go ${mm.toFixed(1)} mm down.`;
+  if (s?.ok && mm > s.out.maxDropMm / 3)
+    return `${mm.toFixed(1)} mm is more than a third of the stroke, far down for this.`;
   return null;
 }
 
 function pairDoubt(state: JobState, aim: Aim, value: number): string | null {
   if (Math.abs(value) > 360) return 'A wheel shows no more than 360°.';
-  const others = state.tdc.rows.filter((r) => r.middleDeg !== null).map((r) => (aim.as === 'before' ? r.before!.value : r.after!.value));
+  const others = state.tdc.rows
+    .filter((r) => r.middleDeg !== null)
+    .map((r) => (aim.as === 'before' ? r.before!.value : r.after!.value));
   if (others.length === 0) return null;
   const off = Math.min(...others.map((o) => Math.abs(((value - o + 540) % 360) - 180)));
   return off > 5 ? `That is ${off.toFixed(1)}° from the other readings of this side.` : null;

@@ -96,7 +96,22 @@ function apply(
   switch (e.kind) {
     case 'reading': {
       const { id, step, slot, quantity, text, unit, value, resolution, gauge, by, at, seq } = e;
-      readings.set(id, { id, step, slot, quantity, text, unit, value, resolution, gauge, by, at, seq, basis: id, replaced: [] });
+      readings.set(id, {
+        id,
+        step,
+        slot,
+        quantity,
+        text,
+        unit,
+        value,
+        resolution,
+        gauge,
+        by,
+        at,
+        seq,
+        basis: id,
+        replaced: []
+      });
       break;
     }
     case 'done':

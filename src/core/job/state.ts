@@ -150,4 +150,3 @@ function timings(sheet: RunSheet, engine: Engine, r: Replayed, mark: MarkError |
 
 /** Data-sheet values that a step needs and the engine does not have. */
 export const missingValues = (step: Step, engine: Engine): string[] => step.values.filter((v) => !engine.values[v]);
-

@@ -46,7 +46,15 @@ export function tdcWork(engine: Engine, readings: readonly Reading[], stepId = '
   const withinDeg = numberOf(engine, 'tdcWithinDeg') ?? null;
   const rows: PairRow[] = [];
   for (let n = 0; n < Math.max(before.length, after.length); n++)
-    rows.push({ n: n + 1, before: before[n] ?? null, after: after[n] ?? null, middleDeg: null, uDeg: null, farOff: false, error: null });
+    rows.push({
+      n: n + 1,
+      before: before[n] ?? null,
+      after: after[n] ?? null,
+      middleDeg: null,
+      uDeg: null,
+      farOff: false,
+      error: null
+    });
   const work: TdcWork = {
     depth,
     rows,
@@ -109,7 +117,11 @@ const lastGauge = (rs: Reading[]): GaugeRef | null => rs.filter((r) => r.gauge).
 export const bare = (g: GaugeRef) => ({ resolution: g.resolution, accuracy: g.accuracy });
 
 /** What the dial cannot see on this engine and how far down to read, for the gauges in hand. */
-export function dwellOf(slider: ReturnType<typeof sliderOf>, dial: GaugeRef | null, wheel: GaugeRef | null): Dwell | null {
+export function dwellOf(
+  slider: ReturnType<typeof sliderOf>,
+  dial: GaugeRef | null,
+  wheel: GaugeRef | null
+): Dwell | null {
   if (!slider || !dial || !wheel) return null;
   const d = tdcDwell({ ...slider, dial: bare(dial), wheel: bare(wheel), targetUDeg: 0.15 });
   return d.ok ? d.out : null;

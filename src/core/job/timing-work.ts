@@ -37,7 +37,13 @@ export interface TimingWork {
  * Timing readings of a step, grouped by setting of the housing: the first slot begins a new setting, its `-again`
  * slot repeats the last. Each mean is corrected for the mark's error, judged, and turned into a housing move.
  */
-export function timingWork(engine: Engine, readings: readonly Reading[], stepId: string, slot: string, mark: MarkError | null): TimingWork {
+export function timingWork(
+  engine: Engine,
+  readings: readonly Reading[],
+  stepId: string,
+  slot: string,
+  mark: MarkError | null
+): TimingWork {
   const targetBtdc = numberOf(engine, 'staticBtdc') ?? null;
   const minBtdc = numberOf(engine, 'staticMinBtdc') ?? null;
   const maxBtdc = numberOf(engine, 'staticMaxBtdc') ?? null;
@@ -67,7 +73,10 @@ interface Limits {
 }
 
 function setting(n: number, readings: Reading[], engine: Engine, mark: MarkError | null, lim: Limits): SettingRow {
-  const gauge = readings.map((r) => r.gauge).find((g) => g !== null) ?? { resolution: readings[0]!.resolution, accuracy: 0 };
+  const gauge = readings.map((r) => r.gauge).find((g) => g !== null) ?? {
+    resolution: readings[0]!.resolution,
+    accuracy: 0
+  };
   const all = gaugeCombine({ readings: readings.map((r) => r.value), gauge });
   const uMark = mark?.uDeg ?? 0;
   const btdc = all.mean - (mark?.errorDeg ?? 0);
@@ -99,4 +108,3 @@ function housingMove(engine: Engine, measuredBtdc: number, targetBtdc: number | 
     ...(rimDiameterMm === undefined ? {} : { rimDiameterMm })
   });
 }
-

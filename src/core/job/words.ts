@@ -1,4 +1,4 @@
-import { mod } from '../angles.ts';
+import { mod, wrap180 } from '../angles.ts';
 import { crankPlan, type CrankPlan, type PlanStep, type Turn } from '../crank/crank-plan.ts';
 import type { Dwell } from '../crank/tdc-dwell.ts';
 import { choiceOf, cycleDegOf, numberOf, type Engine } from '../sheets/engine.ts';
@@ -25,23 +25,55 @@ export function placeText(place: CrankPlace, cycleDeg: number): string {
   const d = mod(place.crankDeg, half);
   const nearest = Math.round(d / 360) * 360;
   const off = d - nearest;
-  const which = cycleDeg === 360 ? 'TDC' : !place.strokeKnown ? 'a TDC' : nearest % 720 === 0 ? 'firing TDC' : 'overlap TDC';
+  const which =
+    cycleDeg === 360 ? 'TDC' : !place.strokeKnown ? 'a TDC' : nearest % 720 === 0 ? 'firing TDC' : 'overlap TDC';
   if (Math.abs(off) < 0.05) return `at ${which}`;
   return `${degText(Math.abs(off))} ${off < 0 ? 'before' : 'after'} ${which}`;
 }
 
-/** The plan from where the crank is to the initial setting, for someone who looks at the given end; null without what it needs. */
-export function planToTarget(state: JobState, engine: Engine, view: View, from: CrankPlace = state.crank): CrankPlan | null {
+/** Where the crank is to go: a place in the cycle and what it is called at the end of a sentence. */
+export interface CrankTarget {
+  deg: number;
+  name: string;
+  /** a place on either TDC will do: the stroke does not matter */
+  eitherTdc: boolean;
+}
+
+/** Where the work wants the crank next: the next reading of a pair while TDC is sought, else the initial setting. */
+export function crankTarget(state: JobState, step: { surface: string }): CrankTarget | null {
+  if (step.surface === 'tdc') {
+    const { found, rows, nextSlot } = state.tdc;
+    const seen = rows.flatMap((r) => (nextSlot === 'before' ? r.before : r.after) ?? []);
+    if (!found || nextSlot === 'depth' || seen.length === 0) return null;
+    const off = seen.reduce((t, r) => t + wrap180(r.value - found.tdcWheelDeg), 0) / seen.length;
+    return { deg: off, name: `to the reading ${nextSlot} the top`, eitherTdc: true };
+  }
+  if (state.targetBtdc === null) return null;
+  return {
+    deg: -state.targetBtdc,
+    name: `to ${formatTiming(state.targetBtdc, decimalsOf(state.targetBtdc))}`,
+    eitherTdc: false
+  };
+}
+
+/** The plan from where the crank is to a target, for someone who looks at the given end; null without what it needs. */
+export function planTo(
+  target: CrankTarget | null,
+  state: JobState,
+  engine: Engine,
+  view: View,
+  from: CrankPlace = state.crank
+): CrankPlan | null {
   const backlashDeg = numberOf(engine, 'backlashDeg');
   const runningDirection = choiceOf(engine, 'runningDirection');
-  if (from.crankDeg === null || state.targetBtdc === null || backlashDeg === undefined) return null;
+  if (from.crankDeg === null || target === null || backlashDeg === undefined) return null;
   if (runningDirection !== 'cw' && runningDirection !== 'ccw') return null;
   const ringGearTeeth = numberOf(engine, 'ringGearTeeth');
   return crankPlan({
     cycleDeg: cycleDegOf(engine),
     currentDeg: from.crankDeg,
-    targetDeg: -state.targetBtdc,
-    strokeKnown: from.strokeKnown,
+    targetDeg: target.deg,
+    strokeKnown: from.strokeKnown && !target.eitherTdc,
     approach: state.schools.overshoot.option === 'forward' ? 'forward' : 'backUp',
     backlashDeg,
     lastMove: from.lastMove,
@@ -53,18 +85,25 @@ export function planToTarget(state: JobState, engine: Engine, view: View, from: 
 
 /** One move of a plan as it is said to the person at the crank. */
 export function moveText(step: PlanStep, view: View, to: string): string {
-  const passes = step.passes.map((p) => (p === 0 ? 'past firing TDC' : 'past the overlap TDC, where the mark comes up too: not that one')).join(', ');
+  const passes = step.passes
+    .map((p) => (p === 0 ? 'past firing TDC' : 'past the overlap TDC, where the mark comes up too: not that one'))
+    .join(', ');
   const teeth = step.ringTeeth === undefined ? '' : ` (${step.ringTeeth.toFixed(1)} ring-gear teeth)`;
   return `Turn ${turnWord(step.turn)} (seen from the ${view}) ${degText(step.degrees)}${teeth}, ${passes ? passes + ', ' : ''}${to}.`;
 }
 
 /** The whole plan, a sentence a move. */
-export function planText(plan: CrankPlan, view: View, targetBtdc: number): string[] {
-  if (plan.steps.length === 0) return [`The crank stands at ${formatTiming(targetBtdc, decimalsOf(targetBtdc))}. Leave it.`];
+export function planText(plan: CrankPlan, view: View, target: CrankTarget): string[] {
+  if (plan.steps.length === 0)
+    return [`The crank stands where it is wanted, ${target.name.replace(/^to /, 'at ')}. Leave it.`];
   return plan.steps.map((s, k) => {
     const last = k === plan.steps.length - 1;
     if (!last) return moveText(s, view, 'well past the target');
-    return moveText(s, view, `to ${formatTiming(targetBtdc, decimalsOf(targetBtdc))}${plan.thenCheckStroke ? ', then tell the strokes apart' : ''}`);
+    return moveText(
+      s,
+      view,
+      `${target.name}${plan.thenCheckStroke && !target.eitherTdc ? ', then tell the strokes apart' : ''}`
+    );
   });
 }
 
@@ -101,9 +140,11 @@ function tdcHeadline(state: JobState, v: StepView, len: LengthText): string {
   const t = state.tdc;
   if (v.state === 'done' && t.found) return `True TDC is where the wheel reads ${degText(t.found.tdcWheelDeg, 2)}`;
   const depth = t.depth ? ` at ${len(t.depth.value, 2)} down` : '';
+  if (t.nextSlot === 'after') return `Read the wheel after the top, to finish pair ${t.rows.length}`;
   if (t.rows.some((r) => r.error)) return 'One pair looks swapped: look at it first';
   if (t.verdict?.state === 'unsure' || t.verdict?.state === 'out') return `Take one more pair${depth}`;
-  if (t.found && t.rows.length < 3) return `Take ${t.rows.length === 1 ? 'two more pairs' : 'one more pair'}${depth}, or go on`;
+  if (t.found && t.rows.length < 3)
+    return `Take ${t.rows.length === 1 ? 'two more pairs' : 'one more pair'}${depth}, or go on`;
   if (t.found) return `True TDC is where the wheel reads ${degText(t.found.tdcWheelDeg, 2)}`;
   return v.step.say;
 }
@@ -120,7 +161,9 @@ function strokesHeadline(state: JobState, v: StepView): string {
   if (e.contradictory) return 'The signs contradict each other: check one of them again';
   if (e.state === 'unsure') return 'Too close to call: give one more sign';
   const stroke = e.state === 'compression' ? 'compression' : 'exhaust';
-  return state.signs.length < 2 ? `Probably ${stroke}: one sign is provisional, add a second` : `The coming rise is ${stroke}`;
+  return state.signs.length < 2
+    ? `Probably ${stroke}: one sign is provisional, add a second`
+    : `The coming rise is ${stroke}`;
 }
 
 function timingHeadline(t: TimingWork, v: StepView, len: LengthText): string {
@@ -140,7 +183,8 @@ export interface FloorLine {
 
 /** A job as a line of the floor: what comes next and what it waits for; `rank` sorts what can be done now first. */
 export function floorLine(state: JobState, engine: Engine): FloorLine {
-  if (state.current === null) return { next: 'Nothing left to do: print the card', waits: 'signed', waitsText: 'done', rank: 4 };
+  if (state.current === null)
+    return { next: 'Nothing left to do: print the card', waits: 'signed', waitsText: 'done', rank: 4 };
   const v = state.steps[state.current]!;
   const next = headline(state, engine, v, (mm, d = 2) => `${mm.toFixed(d)} mm`);
   const lacks = missingValues(v.step, engine);

@@ -43,7 +43,8 @@ const isResult = <O>(x: Result<O> | O): x is Result<O> =>
 export function badInput(error: z.ZodError): { ok: false; error: CalcError } {
   const issue = error.issues[0]!;
   const path = issue.path.join('.');
-  const what = issue.code === 'unrecognized_keys' ? `has a key that is not known: ${issue.keys.join(', ')}` : lower(issue.message);
+  const what =
+    issue.code === 'unrecognized_keys' ? `has a key that is not known: ${issue.keys.join(', ')}` : lower(issue.message);
   return fail('bad-input', issue.code === 'unrecognized_keys' ? [...issue.path, issue.keys[0]].join('.') : path, {
     what: `${path || 'The input'} ${path ? 'cannot be used: ' : ''}${what}.`
   });

@@ -57,7 +57,9 @@ export function parseSheetValue(name: string, given: string, unit: string | null
     case 'choice':
       return field.choices!.some((c) => c.id === text)
         ? ok(text)
-        : fail('bad-input', name, { what: `${field.label}: choose ${field.choices!.map((c) => c.label).join(' or ')}.` });
+        : fail('bad-input', name, {
+            what: `${field.label}: choose ${field.choices!.map((c) => c.label).join(' or ')}.`
+          });
     case 'order':
       return parseOrder(field, text);
     case 'offsets':
@@ -78,7 +80,8 @@ function parseQuantity(field: Field, text: string, unit: string | null): Result<
   const allowed = unitsOf[quantity] as readonly string[];
   const defaultUnit = (unit !== null && allowed.includes(unit) ? unit : baseUnit(quantity)) as Unit;
   const r = readingParse({ text, quantity, defaultUnit });
-  if (!r.ok) return { ok: false, error: { ...r.error, path: field.name, message: `${field.label}: ${r.error.message}` } };
+  if (!r.ok)
+    return { ok: false, error: { ...r.error, path: field.name, message: `${field.label}: ${r.error.message}` } };
   return within(field, r.out.value);
 }
 
@@ -95,8 +98,14 @@ function parseOrder(field: Field, text: string): Result<number[]> {
   const parts = text.split(/[\s,;\-\u2013]+/).filter((p) => p !== '');
   const order = parts.map(Number);
   const bad = order.some((n) => !Number.isInteger(n) || n < 1) || order.length === 0 || order.length > 12;
-  if (bad) return fail('bad-input', field.name, { what: `${field.label}: write the cylinders in firing order, as ${field.example}.` });
-  if (order[0] !== 1) return fail('bad-input', field.name, { what: `${field.label} begins with cylinder 1; ${order[0]} was read first.` });
+  if (bad)
+    return fail('bad-input', field.name, {
+      what: `${field.label}: write the cylinders in firing order, as ${field.example}.`
+    });
+  if (order[0] !== 1)
+    return fail('bad-input', field.name, {
+      what: `${field.label} begins with cylinder 1; ${order[0]} was read first.`
+    });
   for (let n = 1; n <= order.length; n++) {
     const times = order.filter((x) => x === n).length;
     if (times !== 1)
@@ -108,10 +117,15 @@ function parseOrder(field: Field, text: string): Result<number[]> {
 }
 
 function parseOffsets(field: Field, text: string): Result<number[]> {
-  const offsets = text.split(/[\s;,]+/).filter((p) => p !== '').map(Number);
+  const offsets = text
+    .split(/[\s;,]+/)
+    .filter((p) => p !== '')
+    .map(Number);
   const rising = offsets.every((d, k) => Number.isFinite(d) && (k === 0 ? d === 0 : d > offsets[k - 1]!));
   if (!rising || offsets.length === 0)
-    return fail('bad-input', field.name, { what: `${field.label}: crank degrees in firing order, rising from 0, as ${field.example}.` });
+    return fail('bad-input', field.name, {
+      what: `${field.label}: crank degrees in firing order, rising from 0, as ${field.example}.`
+    });
   return ok(offsets);
 }
 
@@ -122,19 +136,31 @@ export function sheetConflicts(e: Engine): { names: string[]; message: string }[
   const order = listOf(e, 'firingOrder');
   const offsets = listOf(e, 'firingOffsets');
   if (count !== undefined && order && order.length !== count)
-    found.push({ names: ['cylinders', 'firingOrder'], message: `${count} cylinders, but the firing order names ${order.length}.` });
+    found.push({
+      names: ['cylinders', 'firingOrder'],
+      message: `${count} cylinders, but the firing order names ${order.length}.`
+    });
   if (offsets && order && offsets.length !== order.length)
-    found.push({ names: ['firingOffsets'], message: `The firing order names ${order.length} cylinders, the firing angles ${offsets.length}.` });
+    found.push({
+      names: ['firingOffsets'],
+      message: `The firing order names ${order.length} cylinders, the firing angles ${offsets.length}.`
+    });
   if (offsets && offsets[offsets.length - 1]! >= cycleDegOf(e))
     found.push({ names: ['firingOffsets'], message: `A firing angle reaches ${cycleDegOf(e)}°, the whole cycle.` });
   const g = sliderOf(e);
   if (g && !(g.rodMm > g.strokeMm / 2 + Math.abs(g.pinOffsetMm ?? 0)))
-    found.push({ names: ['strokeMm', 'rodMm'], message: `A rod of ${g.rodMm} mm cannot follow a stroke of ${g.strokeMm} mm: it must be longer than half the stroke plus the offset.` });
+    found.push({
+      names: ['strokeMm', 'rodMm'],
+      message: `A rod of ${g.rodMm} mm cannot follow a stroke of ${g.strokeMm} mm: it must be longer than half the stroke plus the offset.`
+    });
   const min = numberOf(e, 'staticMinBtdc');
   const max = numberOf(e, 'staticMaxBtdc');
   const target = numberOf(e, 'staticBtdc');
   if (min !== undefined && max !== undefined && min > max)
-    found.push({ names: ['staticMinBtdc', 'staticMaxBtdc'], message: 'The earliest limit of the initial timing is below the latest.' });
+    found.push({
+      names: ['staticMinBtdc', 'staticMaxBtdc'],
+      message: 'The earliest limit of the initial timing is below the latest.'
+    });
   else if (target !== undefined && ((min !== undefined && target < min) || (max !== undefined && target > max)))
     found.push({ names: ['staticBtdc'], message: 'The initial timing lies outside its own limits.' });
   return found;

@@ -129,7 +129,12 @@ const fitDrive: Step[] = [
     hazards: ['barring-tool', 'rotating', 'pinch'],
     clears: ['crank-at-reference'],
     needs: ['gear-meshed', 'battery-isolated'],
-    onlyIf: { fact: 'stoppedHigh', question: 'Did it stop short of its seat?', yes: 'It stopped high', no: 'It went right down' }
+    onlyIf: {
+      fact: 'stoppedHigh',
+      question: 'Did it stop short of its seat?',
+      yes: 'It stopped high',
+      no: 'It went right down'
+    }
   }),
   shared.toReference({
     id: 'back',
@@ -137,7 +142,12 @@ const fitDrive: Step[] = [
     title: 'Crank back to the reference',
     say: 'Turning to seat has moved the crank: bring it to the reference again, last movement forward.',
     needs: ['gear-meshed', 'compression-confirmed'],
-    onlyIf: { fact: 'stoppedHigh', question: 'Did it stop short of its seat?', yes: 'It stopped high', no: 'It went right down' }
+    onlyIf: {
+      fact: 'stoppedHigh',
+      question: 'Did it stop short of its seat?',
+      yes: 'It stopped high',
+      no: 'It went right down'
+    }
   }),
   step({
     id: 'seat',
@@ -184,7 +194,9 @@ const setHousing: Step[] = [
     hazards: ['hv-ignition'],
     sets: ['housing-indexed'],
     needs: ['distributor-seated', 'crank-at-reference', 'compression-confirmed', 'slack-taken-up'],
-    slots: [{ slot: 'fires', label: 'trigger fires, read on the wheel', quantity: 'timing', gauge: 'wheel', repeats: true }],
+    slots: [
+      { slot: 'fires', label: 'trigger fires, read on the wheel', quantity: 'timing', gauge: 'wheel', repeats: true }
+    ],
     surface: 'timing',
     values: ['staticBtdc', 'rotorDirection', 'ratio']
   }),
@@ -224,7 +236,12 @@ const setHousing: Step[] = [
     ifSkipped: 'Broken rotor, pin or gear.',
     minutes: 1,
     clears: ['rotor-pin-in'],
-    onlyIf: { fact: 'pinned', question: 'Did the distributor come with a lock pin in it?', yes: 'It is pinned', no: 'No pin' }
+    onlyIf: {
+      fact: 'pinned',
+      question: 'Did the distributor come with a lock pin in it?',
+      yes: 'It is pinned',
+      no: 'No pin'
+    }
   }),
   step({
     id: 'cap',
@@ -356,7 +373,14 @@ const prove: Step[] = [
     sets: ['base-timing-set'],
     needs: ['engine-running', 'strobe-connected', 'clamp-snug'],
     slots: [
-      { slot: 'strobe', label: 'strobe on the mark, at idle', quantity: 'timing', gauge: 'strobe', required: true, repeats: true },
+      {
+        slot: 'strobe',
+        label: 'strobe on the mark, at idle',
+        quantity: 'timing',
+        gauge: 'strobe',
+        required: true,
+        repeats: true
+      },
       { slot: 'strobe-again', label: 'strobe on the mark, repeat', quantity: 'timing', gauge: 'strobe', repeats: true }
     ],
     surface: 'timing',

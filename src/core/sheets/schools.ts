@@ -80,7 +80,10 @@ export const schools = {
         preferWhen: 'During the build.'
       }
     ],
-    proposes: () => ({ option: 'valves', because: 'on a fresh build the covers are off, and the valves beat any pressure sign' })
+    proposes: () => ({
+      option: 'valves',
+      because: 'on a fresh build the covers are off, and the valves beat any pressure sign'
+    })
   }
 } satisfies Record<string, School>;
 

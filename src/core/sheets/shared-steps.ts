@@ -91,7 +91,14 @@ export const trueTdc = (u: Use): Step =>
     needs: ['degree-wheel-on', 'plugs-out', 'battery-isolated'],
     slots: [
       { slot: 'depth', label: 'dial, down from the top', quantity: 'length', gauge: 'dial' },
-      { slot: 'before', label: 'wheel, before the top', quantity: 'angle', gauge: 'wheel', required: true, repeats: true },
+      {
+        slot: 'before',
+        label: 'wheel, before the top',
+        quantity: 'angle',
+        gauge: 'wheel',
+        required: true,
+        repeats: true
+      },
       { slot: 'after', label: 'wheel, after the top', quantity: 'angle', gauge: 'wheel', required: true, repeats: true }
     ],
     values: ['strokeMm', 'rodMm'],
@@ -116,7 +123,8 @@ export const judgeMark = (u: Use): Step =>
     title: 'Mark judged',
     say: 'Compare the damper\u2019s mark with true TDC and decide whether to keep it.',
     why: 'The mark\u2019s error goes into every strobe reading, and is taken off again from here on.',
-    accept: 'Less than its uncertainty: keep. Constant: mark anew or correct. Changing from job to job: the ring slips.',
+    accept:
+      'Less than its uncertainty: keep. Constant: mark anew or correct. Changing from job to job: the ring slips.',
     ifSkipped: 'A mark that moves is trusted later.',
     minutes: 5,
     sets: ['mark-judged'],
@@ -156,7 +164,9 @@ export const toReference = (u: Use): Step =>
     hazards: ['barring-tool'],
     sets: ['crank-at-reference', 'slack-taken-up'],
     needs: ['compression-confirmed', 'barring-tool-fitted'],
-    slots: [{ slot: 'stands', label: 'wheel, where the crank stands now', quantity: 'angle', gauge: 'wheel', repeats: true }],
+    slots: [
+      { slot: 'stands', label: 'wheel, where the crank stands now', quantity: 'angle', gauge: 'wheel', repeats: true }
+    ],
     values: ['staticBtdc', 'backlashDeg', 'runningDirection', 'firingOrder'],
     school: 'overshoot',
     surface: 'plan',

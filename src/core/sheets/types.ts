@@ -62,9 +62,7 @@ export interface RunSheet {
 }
 
 /** Fills what a step leaves out, so that behind the sheet nothing is optional by accident. */
-export function step(
-  s: Pick<Step, 'id' | 'phase' | 'title' | 'say' | 'why'> & Partial<Step>
-): Step {
+export function step(s: Pick<Step, 'id' | 'phase' | 'title' | 'say' | 'why'> & Partial<Step>): Step {
   return {
     accept: '',
     ifSkipped: '',

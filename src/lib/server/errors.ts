@@ -13,20 +13,45 @@ export class Refusal extends Error {
 
 export const notFound = (what: string) => new Refusal(404, 'not-found', `There is no such ${what}.`);
 export const unavailable = (cause: unknown) =>
-  Object.assign(new Refusal(503, 'database-away', 'The database does not answer. What you typed is kept here and sent again by itself.'), { cause });
+  Object.assign(
+    new Refusal(
+      503,
+      'database-away',
+      'The database does not answer. What you typed is kept here and sent again by itself.'
+    ),
+    { cause }
+  );
 
 interface DatabaseError {
   code?: string;
   constraint?: string;
 }
 
-const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND', '57P01', '57P02', '57P03', '08000', '08003', '08006', '53300']);
+const AWAY = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  'ENOTFOUND',
+  '57P01',
+  '57P02',
+  '57P03',
+  '08000',
+  '08003',
+  '08006',
+  '53300'
+]);
 
 /** Is the database gone, rather than unhappy with what it was asked? */
 export function isAway(e: unknown): boolean {
   const { code } = (e ?? {}) as DatabaseError;
   if (code && AWAY.has(code)) return true;
-  return e instanceof Error && /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error/.test(e.message);
+  return (
+    e instanceof Error &&
+    /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error/.test(
+      e.message
+    )
+  );
 }
 
 /** The unique constraint that was violated, or null. */

@@ -5,7 +5,11 @@ import { isAway, Refusal, unavailable } from './errors.ts';
 const MAX_BODY = 256 * 1024;
 
 /** The JSON body of a request, checked against a schema. Bad JSON, a body too large and a bad value each say so. */
-export async function readBody<S extends z.ZodType>(event: RequestEvent, schema: S, max = MAX_BODY): Promise<z.output<S>> {
+export async function readBody<S extends z.ZodType>(
+  event: RequestEvent,
+  schema: S,
+  max = MAX_BODY
+): Promise<z.output<S>> {
   const value = await readJson(event.request, max);
   const parsed = schema.safeParse(value);
   if (parsed.success) return parsed.data;
@@ -33,13 +37,17 @@ export async function readJson(request: Request, max = MAX_BODY): Promise<unknow
   }
 }
 
-const tooLarge = (max: number) => new Refusal(413, 'too-large', `The body is larger than ${Math.round(max / 1024)} kB.`);
+const tooLarge = (max: number) =>
+  new Refusal(413, 'too-large', `The body is larger than ${Math.round(max / 1024)} kB.`);
 
 /** A refusal as the answer of an API route: the same shape as the core's. */
 export function refused(e: unknown): Response {
   const r = e instanceof Refusal ? e : isAway(e) ? unavailable(e) : null;
   if (!r) throw e;
-  return json({ ok: false, error: { code: r.code, message: r.message, path: r.path, ...r.details } }, { status: r.status });
+  return json(
+    { ok: false, error: { code: r.code, message: r.message, path: r.path, ...r.details } },
+    { status: r.status }
+  );
 }
 
 /** Wraps an API handler so that refusals become answers. */

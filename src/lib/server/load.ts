@@ -7,7 +7,11 @@ export async function orError<T>(work: Promise<T>): Promise<T> {
     return await work;
   } catch (e) {
     if (e instanceof Refusal) error(e.status, { message: e.message, code: e.code });
-    if (isAway(e)) error(503, { message: 'The database does not answer. Try again in a moment; nothing is lost.', code: 'database-away' });
+    if (isAway(e))
+      error(503, {
+        message: 'The database does not answer. Try again in a moment; nothing is lost.',
+        code: 'database-away'
+      });
     throw e;
   }
 }

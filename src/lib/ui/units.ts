@@ -6,11 +6,13 @@ import type { Prefs } from '$lib/prefs.ts';
 /** Lengths in the unit of whoever reads them; `decimals` are those wanted in millimetres. */
 export function lengthText(prefs: Prefs): LengthText {
   const extra = { mm: 0, in: 2, thou: -1 }[prefs.length];
-  return (mm, decimals = 2) => fixed(fromBase(mm, prefs.length), Math.max(0, decimals + extra)) + unitSign[prefs.length];
+  return (mm, decimals = 2) =>
+    fixed(fromBase(mm, prefs.length), Math.max(0, decimals + extra)) + unitSign[prefs.length];
 }
 
 /** The unit meant when none is typed. */
-export const unitFor = (prefs: Prefs, quantity: Quantity): Unit => (quantity === 'length' ? prefs.length : baseUnit(quantity));
+export const unitFor = (prefs: Prefs, quantity: Quantity): Unit =>
+  quantity === 'length' ? prefs.length : baseUnit(quantity);
 
 /** Decimals that show a step of `resolution` in a unit. */
 export function decimalsOf(resolution: number, unit: Unit): number {
@@ -19,7 +21,11 @@ export function decimalsOf(resolution: number, unit: Unit): number {
 }
 
 /** A reading as understood: in the unit it was typed in, and beside it in the unit of whoever reads it. */
-export function understood(r: { value: number; resolution: number; unit: string }, quantity: Quantity, prefs: Prefs): string {
+export function understood(
+  r: { value: number; resolution: number; unit: string },
+  quantity: Quantity,
+  prefs: Prefs
+): string {
   if (quantity === 'timing') return formatTiming(r.value, decimalsOf(r.resolution, 'deg'));
   const unit = (r.unit === 'clock' ? 'deg' : r.unit) as Unit;
   const own = fixed(fromBase(r.value, unit), decimalsOf(r.resolution, unit)) + unitSign[unit];

@@ -9,11 +9,21 @@
 <Frame {keys} onkey={(e) => e.key.toLowerCase() === 'n' && goto('/engines/new')}>
   <main id="main">
     <div class="top">
-      <h1>{data.engines.length === 0 ? 'No engine yet' : data.engines.length === 1 ? 'One engine is kept here' : `${data.engines.length} engines are kept here`}</h1>
+      <h1>
+        {data.engines.length === 0
+          ? 'No engine yet'
+          : data.engines.length === 1
+            ? 'One engine is kept here'
+            : `${data.engines.length} engines are kept here`}
+      </h1>
       <a class="button first" href="/engines/new">New engine <kbd>N</kbd></a>
     </div>
     {#each data.engines as e (e.id)}
-      <a class="row" href="/engines/{e.id}"><b>{e.name}</b><span class="quiet">{e.summary}</span><span class="quiet n">{e.values} values on the data sheet</span></a>
+      <a class="row" href="/engines/{e.id}"
+        ><b>{e.name}</b><span class="quiet">{e.summary}</span><span class="quiet n"
+          >{e.values} values on the data sheet</span
+        ></a
+      >
     {:else}
       <p class="quiet">An engine with its data sheet comes first: every job, limit and setting follows from it.</p>
     {/each}

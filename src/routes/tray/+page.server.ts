@@ -31,23 +31,31 @@ export const actions: Actions = {
     const g = parsed.data;
     const quantity: Quantity = gaugeKinds[g.kind].quantity;
     const unit = ((unitsOf[quantity] as readonly string[]).includes(g.unit) ? g.unit : unitsOf[quantity][0]) as Unit;
-    const read = (text: string) => readingParse({ text, quantity: quantity === 'timing' ? 'angle' : quantity, defaultUnit: unit });
+    const read = (text: string) =>
+      readingParse({ text, quantity: quantity === 'timing' ? 'angle' : quantity, defaultUnit: unit });
     const resolution = read(g.resolution || '0');
     const accuracy = read(g.accuracy);
     if (!resolution.ok) return refuse(`Smallest step: ${resolution.error.message}`);
     if (!accuracy.ok) return refuse(`Accuracy: ${accuracy.error.message}`);
     const perRev = g.perRev === '' ? null : read(g.perRev);
-    if (perRev && (!perRev.ok || perRev.out.value <= 0)) return refuse('One turn of the pointer must be a length above 0.');
+    if (perRev && (!perRev.ok || perRev.out.value <= 0))
+      return refuse('One turn of the pointer must be a length above 0.');
     if (resolution.out.value < 0 || accuracy.out.value < 0) return refuse('Step and accuracy cannot be below 0.');
-    if (resolution.out.value === 0 && accuracy.out.value === 0) return refuse('A gauge that is never wrong does not exist: give its smallest step or its accuracy.');
+    if (resolution.out.value === 0 && accuracy.out.value === 0)
+      return refuse('A gauge that is never wrong does not exist: give its smallest step or its accuracy.');
     try {
       mustAct(locals);
       const tray = await gauges();
       const id = slug(g.name);
       if (tray.some((t) => t.id === id)) return refuse(`There is a ${g.name} in the tray already.`, 409);
       await addGauge({
-        id, name: g.name, kind: g.kind, resolution: resolution.out.value, accuracy: accuracy.out.value,
-        perRevMm: perRev?.ok ? perRev.out.value : null, calibratedOn: g.calibrated || null
+        id,
+        name: g.name,
+        kind: g.kind,
+        resolution: resolution.out.value,
+        accuracy: accuracy.out.value,
+        perRevMm: perRev?.ok ? perRev.out.value : null,
+        calibratedOn: g.calibrated || null
       });
     } catch (e) {
       if (e instanceof Refusal) return refuse(e.message, e.status);

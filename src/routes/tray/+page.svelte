@@ -15,23 +15,39 @@
     const q = gaugeKinds[k as keyof typeof gaugeKinds]?.quantity ?? 'angle';
     return q === 'length' ? data.prefs.length : baseUnit(q);
   };
-  const size = (x: number, k: string) => `${Number((fromBase(x, unitOf(k)) - fromBase(0, unitOf(k))).toPrecision(3))}${unitSign[unitOf(k)]}`;
+  const size = (x: number, k: string) =>
+    `${Number((fromBase(x, unitOf(k)) - fromBase(0, unitOf(k))).toPrecision(3))}${unitSign[unitOf(k)]}`;
 </script>
 
 <svelte:head><title>Tray · Nemrik</title></svelte:head>
 <Frame>
   <div class="tray">
     <main id="main">
-      <h1>{data.gauges.length === 0 ? 'The tray is empty' : data.gauges.length === 1 ? 'One gauge in the tray' : `${data.gauges.length} gauges in the tray`}</h1>
+      <h1>
+        {data.gauges.length === 0
+          ? 'The tray is empty'
+          : data.gauges.length === 1
+            ? 'One gauge in the tray'
+            : `${data.gauges.length} gauges in the tray`}
+      </h1>
       <p class="quiet">A reading carries its gauge: step and accuracy make its uncertainty.</p>
       {#if data.gauges.length}
         <table>
-          <thead><tr><th>gauge</th><th>kind</th><th class="n">smallest step</th><th class="n">accuracy ±</th><th class="n">one reading, ± (two u)</th><th class="n">calibrated</th></tr></thead>
+          <thead
+            ><tr
+              ><th>gauge</th><th>kind</th><th class="n">smallest step</th><th class="n">accuracy ±</th><th class="n"
+                >one reading, ± (two u)</th
+              ><th class="n">calibrated</th></tr
+            ></thead
+          >
           <tbody>
             {#each data.gauges as g (g.id)}
               <tr>
-                <td class="strong">{g.name}</td><td>{gaugeKinds[g.kind as keyof typeof gaugeKinds]?.label ?? g.kind}</td>
-                <td class="n">{size(g.resolution, g.kind)}</td><td class="n">{size(g.accuracy, g.kind)}</td><td class="n">{size(2 * gaugeU(g), g.kind)}</td>
+                <td class="strong">{g.name}</td><td>{gaugeKinds[g.kind as keyof typeof gaugeKinds]?.label ?? g.kind}</td
+                >
+                <td class="n">{size(g.resolution, g.kind)}</td><td class="n">{size(g.accuracy, g.kind)}</td><td
+                  class="n">{size(2 * gaugeU(g), g.kind)}</td
+                >
                 <td class="n">{g.calibratedOn ? dateText(g.calibratedOn) : 'never noted'}</td>
               </tr>
             {/each}
@@ -42,15 +58,45 @@
     <aside aria-label="Add a gauge">
       <h2>Add a gauge</h2>
       <form method="post" use:enhance>
-        <label for="g-name">Name</label><input id="g-name" name="name" class="field" required maxlength="80" value={sent.name ?? ''} />
+        <label for="g-name">Name</label><input
+          id="g-name"
+          name="name"
+          class="field"
+          required
+          maxlength="80"
+          value={sent.name ?? ''}
+        />
         <label for="g-kind">Kind</label>
-        <select id="g-kind" name="kind" class="field" bind:value={kind}>{#each kinds as [id, k] (id)}<option value={id}>{k.label}</option>{/each}</select>
-        <label for="g-step">Smallest step it shows</label><input id="g-step" name="resolution" class="field" value={sent.resolution ?? ''} placeholder="0.5" />
-        <label for="g-acc">Accuracy ±, as stated</label><input id="g-acc" name="accuracy" class="field" required value={sent.accuracy ?? ''} placeholder="0.25" />
-        {#if kind === 'dial'}<label for="g-rev">One turn of the pointer</label><input id="g-rev" name="perRev" class="field" value={sent.perRev ?? ''} placeholder="1" />{/if}
+        <select id="g-kind" name="kind" class="field" bind:value={kind}
+          >{#each kinds as [id, k] (id)}<option value={id}>{k.label}</option>{/each}</select
+        >
+        <label for="g-step">Smallest step it shows</label><input
+          id="g-step"
+          name="resolution"
+          class="field"
+          value={sent.resolution ?? ''}
+          placeholder="0.5"
+        />
+        <label for="g-acc">Accuracy ±, as stated</label><input
+          id="g-acc"
+          name="accuracy"
+          class="field"
+          required
+          value={sent.accuracy ?? ''}
+          placeholder="0.25"
+        />
+        {#if kind === 'dial'}<label for="g-rev">One turn of the pointer</label><input
+            id="g-rev"
+            name="perRev"
+            class="field"
+            value={sent.perRev ?? ''}
+            placeholder="1"
+          />{/if}
         {#if unitsOf[quantity].length > 1}
           <label for="g-unit">Unit of these figures</label>
-          <select id="g-unit" name="unit" class="field">{#each unitsOf[quantity] as u (u)}<option value={u}>{u}</option>{/each}</select>
+          <select id="g-unit" name="unit" class="field"
+            >{#each unitsOf[quantity] as u (u)}<option value={u}>{u}</option>{/each}</select
+          >
         {:else}<input type="hidden" name="unit" value={unitsOf[quantity][0]} />{/if}
         <label for="g-cal">Calibrated on</label><input id="g-cal" name="calibrated" type="date" class="field" />
         {#if form && 'message' in form}<p class="problem" role="alert">{form.message}</p>{/if}

@@ -27,6 +27,7 @@ export function actAs(cookies: Cookies, person: Person, secure: boolean): void {
 
 /** For every route that writes: refuses when nobody has said who they are. */
 export function mustAct(locals: App.Locals): Person {
-  if (!locals.person) throw new Refusal(401, 'nobody-acts', 'Choose your name at the top first: every reading is kept with who took it.');
+  if (!locals.person)
+    throw new Refusal(401, 'nobody-acts', 'Choose your name at the top first: every reading is kept with who took it.');
   return locals.person;
 }

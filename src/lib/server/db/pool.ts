@@ -25,7 +25,12 @@ export async function closePool(): Promise<void> {
 export type Queryable = Pick<pg.Pool, 'query'>;
 
 /** One named statement: parsed once a connection. A database that is away becomes a refusal the screen understands. */
-export async function query<Row extends pg.QueryResultRow>(name: string, text: string, values: unknown[] = [], on: Queryable = getPool()): Promise<Row[]> {
+export async function query<Row extends pg.QueryResultRow>(
+  name: string,
+  text: string,
+  values: unknown[] = [],
+  on: Queryable = getPool()
+): Promise<Row[]> {
   try {
     return (await on.query<Row>({ name, text, values })).rows;
   } catch (e) {

@@ -16,15 +16,28 @@ class Sheet {
   y = 14;
   constructor(readonly doc: Doc) {}
 
-  text(s: string, x: number, width: number, o: { size?: number; face?: 'text' | 'strong'; colour?: string; align?: 'left' | 'right' } = {}): number {
-    this.doc.font(o.face ?? 'text').fontSize(o.size ?? 8.6).fillColor(o.colour ?? INK);
+  text(
+    s: string,
+    x: number,
+    width: number,
+    o: { size?: number; face?: 'text' | 'strong'; colour?: string; align?: 'left' | 'right' } = {}
+  ): number {
+    this.doc
+      .font(o.face ?? 'text')
+      .fontSize(o.size ?? 8.6)
+      .fillColor(o.colour ?? INK);
     const options = { width: width * MM, align: o.align ?? 'left' } as const;
     const height = this.doc.heightOfString(s || ' ', options) / MM;
     this.doc.text(s, x * MM, this.y * MM, options);
     return height;
   }
   rule(weight = 0.4, x1 = LEFT, x2 = RIGHT): void {
-    this.doc.moveTo(x1 * MM, this.y * MM).lineTo(x2 * MM, this.y * MM).lineWidth(weight * MM).strokeColor(INK).stroke();
+    this.doc
+      .moveTo(x1 * MM, this.y * MM)
+      .lineTo(x2 * MM, this.y * MM)
+      .lineWidth(weight * MM)
+      .strokeColor(INK)
+      .stroke();
   }
   room(mm: number): void {
     if (this.y + mm <= BOTTOM) return;
@@ -39,7 +52,9 @@ class Sheet {
   /** One line of a table; the tallest cell sets its height. */
   row(cells: [text: string, x: number, width: number, strong?: boolean, right?: boolean][]): void {
     this.room(6);
-    const heights = cells.map(([s, x, w, strong, right]) => this.text(s, x, w, { face: strong ? 'strong' : 'text', align: right ? 'right' : 'left' }));
+    const heights = cells.map(([s, x, w, strong, right]) =>
+      this.text(s, x, w, { face: strong ? 'strong' : 'text', align: right ? 'right' : 'left' })
+    );
     this.y += Math.max(...heights) + 0.7;
   }
 }
@@ -50,23 +65,57 @@ export function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<ArrayB
   const doc = newPaper(`Job card, ${engine.name}`);
   const s = new Sheet(doc);
   s.y += s.text(`${engine.name}: ${data.sheet.title.toLowerCase()}`, LEFT, 182, { size: 16, face: 'strong' });
-  s.y += s.text(`${engine.summary} · opened ${dateText(job.openedAt)} by ${job.openedBy} · ${card.done} of ${card.total} steps${data.closed ? ', log closed' : ', job still open'}`, LEFT, 182, { colour: SOFT }) + 3;
+  s.y +=
+    s.text(
+      `${engine.summary} · opened ${dateText(job.openedAt)} by ${job.openedBy} · ${card.done} of ${card.total} steps${data.closed ? ', log closed' : ', job still open'}`,
+      LEFT,
+      182,
+      { colour: SOFT }
+    ) + 3;
   const top = s.y;
   s.head('Worked to', LEFT, 86);
-  for (const l of card.limits) s.row([[l.label, LEFT, 42], [givenText(l.value), LEFT + 42, 21, true, true], [l.value.source, LEFT + 65, 21]]);
+  for (const l of card.limits)
+    s.row([
+      [l.label, LEFT, 42],
+      [givenText(l.value), LEFT + 42, 21, true, true],
+      [l.value.source, LEFT + 65, 21]
+    ]);
   const left = s.y;
   s.y = top;
   s.head('Results', 108, 88);
-  for (const r of card.results) s.row([[r.label, 108, 34], [r.value, 142, 32, true, true], [r.verdict, 176, 20]]);
+  for (const r of card.results)
+    s.row([
+      [r.label, 108, 34],
+      [r.value, 142, 32, true, true],
+      [r.verdict, 176, 20]
+    ]);
   s.y += s.text('± is two standard uncertainties.', 108, 88, { size: 7.5, colour: SOFT }) + 2;
   s.head('Stays open', 108, 88);
-  for (const o of card.open) s.row([[o.what, 108, 34], [o.why, 143, 53]]);
+  for (const o of card.open)
+    s.row([
+      [o.what, 108, 34],
+      [o.why, 143, 53]
+    ]);
   if (card.open.length === 0) s.row([['Nothing.', 108, 88]]);
   s.y = Math.max(left, s.y) + 4;
   s.head('Readings');
-  s.row([['figure', LEFT, 50], ['read', 64, 26, false, true], ['gauge', 93, 30], ['by', 125, 24], ['when (UTC)', 150, 24], ['replaces', 175, 21]]);
+  s.row([
+    ['figure', LEFT, 50],
+    ['read', 64, 26, false, true],
+    ['gauge', 93, 30],
+    ['by', 125, 24],
+    ['when (UTC)', 150, 24],
+    ['replaces', 175, 21]
+  ]);
   for (const r of card.readings)
-    s.row([[r.label, LEFT, 50], [understood(r.reading, r.reading.quantity, prefs), 64, 26, true, true], [r.reading.gauge?.name ?? '', 93, 30], [r.reading.by.name, 125, 24], [timeText(r.reading.at), 150, 24], [r.replaced, 175, 21]]);
+    s.row([
+      [r.label, LEFT, 50],
+      [understood(r.reading, r.reading.quantity, prefs), 64, 26, true, true],
+      [r.reading.gauge?.name ?? '', 93, 30],
+      [r.reading.by.name, 125, 24],
+      [timeText(r.reading.at), 150, 24],
+      [r.replaced, 175, 21]
+    ]);
   s.room(22);
   s.y = Math.max(s.y + 16, Math.min(BOTTOM + 8, s.y + 30));
   s.rule(0.4, LEFT, 96);

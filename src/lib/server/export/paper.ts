@@ -7,13 +7,21 @@ export const MM = 72 / 25.4;
 
 // pdfkit embeds subsets of the same face that the screen uses
 const require = createRequire(import.meta.url);
-const face = (weight: number) => readFileSync(require.resolve(`@fontsource/encode-sans/files/encode-sans-latin-${weight}-normal.woff`));
+const face = (weight: number) =>
+  readFileSync(require.resolve(`@fontsource/encode-sans/files/encode-sans-latin-${weight}-normal.woff`));
 let faces: { text: Buffer; strong: Buffer } | null = null;
 
 /** A tagged PDF in millimetres: A4 upright unless told otherwise, with the faces `text` and `strong`. */
 export function newPaper(title: string, size: [number, number] = [210, 297]): Doc {
   faces ??= { text: face(400), strong: face(600) };
-  const doc = new PDFDocument({ size: [size[0] * MM, size[1] * MM], margin: 0, tagged: true, lang: 'en-GB', displayTitle: true, info: { Title: title, Creator: 'Nemrik' } });
+  const doc = new PDFDocument({
+    size: [size[0] * MM, size[1] * MM],
+    margin: 0,
+    tagged: true,
+    lang: 'en-GB',
+    displayTitle: true,
+    info: { Title: title, Creator: 'Nemrik' }
+  });
   doc.registerFont('text', faces.text);
   doc.registerFont('strong', faces.strong);
   return doc;
@@ -31,5 +39,7 @@ export function finish(doc: Doc): Promise<Uint8Array<ArrayBuffer>> {
 }
 
 export function pdfResponse(bytes: Uint8Array<ArrayBuffer>, name: string): Response {
-  return new Response(bytes, { headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}"` } });
+  return new Response(bytes, {
+    headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}"` }
+  });
 }

@@ -40,7 +40,12 @@ async function write(jobId: string, input: EventInput, by: Person): Promise<JobE
 }
 
 /** A reading needs only its slot; everything else is judged against the state of the job as it is under the lock. */
-async function mustBeAdmitted(jobId: string, job: { engineId: string; sheet: string }, body: EventBody, c: Queryable): Promise<void> {
+async function mustBeAdmitted(
+  jobId: string,
+  job: { engineId: string; sheet: string },
+  body: EventBody,
+  c: Queryable
+): Promise<void> {
   const sheet = sheetOf(job.sheet);
   if (!sheet) throw new Refusal(409, 'no-such-sheet', 'This job\u2019s run sheet is not known to this version.');
   if (body.kind === 'reading') {
@@ -60,9 +65,17 @@ async function toBody(jobId: string, input: EventInput, c: Queryable): Promise<E
   }
   const quantity = input.kind === 'reading' ? input.quantity : await quantityOf(jobId, input.replaces, c);
   const gauge = input.gaugeId === null ? null : await gaugeById(input.gaugeId, c);
-  if (input.gaugeId !== null && !gauge) throw new Refusal(422, 'no-such-gauge', 'That gauge is not in the tray any more: choose another.', 'gaugeId');
-  const unit = (unitsOf[quantity] as readonly string[]).includes(input.defaultUnit) ? (input.defaultUnit as Unit) : unitsOf[quantity][0];
-  const read = readingParse({ text: input.text, quantity, defaultUnit: unit, ...(gauge?.perRevMm ? { perRevMm: gauge.perRevMm } : {}) });
+  if (input.gaugeId !== null && !gauge)
+    throw new Refusal(422, 'no-such-gauge', 'That gauge is not in the tray any more: choose another.', 'gaugeId');
+  const unit = (unitsOf[quantity] as readonly string[]).includes(input.defaultUnit)
+    ? (input.defaultUnit as Unit)
+    : unitsOf[quantity][0];
+  const read = readingParse({
+    text: input.text,
+    quantity,
+    defaultUnit: unit,
+    ...(gauge?.perRevMm ? { perRevMm: gauge.perRevMm } : {})
+  });
   if (!read.ok) throw new Refusal(422, read.error.code, read.error.message, read.error.path);
   const figure = {
     text: input.text,
@@ -75,7 +88,8 @@ async function toBody(jobId: string, input: EventInput, c: Queryable): Promise<E
 
 async function quantityOf(jobId: string, readingId: string, c: Queryable): Promise<Quantity> {
   const e = await eventById(readingId, c);
-  if (!e || e.jobId !== jobId || e.kind !== 'reading') throw new Refusal(422, 'no-such-reading', 'That reading is not in this log.', 'replaces');
+  if (!e || e.jobId !== jobId || e.kind !== 'reading')
+    throw new Refusal(422, 'no-such-reading', 'That reading is not in this log.', 'replaces');
   return e.quantity;
 }
 
@@ -84,8 +98,16 @@ async function explain(e: unknown, input: EventInput): Promise<never> {
   const constraint = violated(e);
   if (constraint === 'event_amend_once' && input.kind === 'amend') {
     const other = await amendmentOn(input.replaces, input.basis);
-    const who = other ? `${other.name} has just amended this reading to ${other.text}` : 'This reading has just been amended';
-    throw new Refusal(409, 'amended-meanwhile', `${who}. Look at it, then amend again if yours is right.`, 'basis', other ?? {});
+    const who = other
+      ? `${other.name} has just amended this reading to ${other.text}`
+      : 'This reading has just been amended';
+    throw new Refusal(
+      409,
+      'amended-meanwhile',
+      `${who}. Look at it, then amend again if yours is right.`,
+      'basis',
+      other ?? {}
+    );
   }
   if (constraint === 'event_undo_once') throw new Refusal(409, 'not-undoable', 'That was undone already.', 'undoes');
   throw e;

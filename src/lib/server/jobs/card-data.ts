@@ -16,7 +16,13 @@ export async function cardData(id: string, prefs: Prefs) {
   if (!sheet) throw new Refusal(409, 'no-such-sheet', 'This job\u2019s run sheet is not known to this version.');
   const engine = await engineById(job.engineId);
   const state = jobState(sheet, engine, log);
-  return { job: { ...job, openedAt: job.openedAt.toISOString() }, sheet: { id: sheet.id, title: sheet.title }, engine, card: jobCard(state, engine, lengthText(prefs)), closed: state.closed };
+  return {
+    job: { ...job, openedAt: job.openedAt.toISOString() },
+    sheet: { id: sheet.id, title: sheet.title },
+    engine,
+    card: jobCard(state, engine, lengthText(prefs)),
+    closed: state.closed
+  };
 }
 
 export type CardData = Awaited<ReturnType<typeof cardData>>;

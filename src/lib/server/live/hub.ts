@@ -24,7 +24,11 @@ export function subscribe(listener: Listener): () => void {
 }
 
 async function connect(tries: number): Promise<void> {
-  const c = new pg.Client({ connectionString: process.env.DATABASE_URL, connectionTimeoutMillis: 3000, keepAlive: true });
+  const c = new pg.Client({
+    connectionString: process.env.DATABASE_URL,
+    connectionTimeoutMillis: 3000,
+    keepAlive: true
+  });
   client = c;
   let lost = false;
   const again = () => {
@@ -85,7 +89,11 @@ export function eventStream(pick: (told: Told) => object | null): Response {
     cancel: () => off()
   });
   return new Response(body, {
-    headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform', 'x-accel-buffering': 'no' }
+    headers: {
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-cache, no-transform',
+      'x-accel-buffering': 'no'
+    }
   });
 }
 

@@ -25,7 +25,18 @@ export async function writeDerived(d: Derived): Promise<void> {
          rank = excluded.rank, done = excluded.done, total = excluded.total
        WHERE job_line.through_seq <= excluded.through_seq AND job_line.through_sheet <= excluded.through_sheet
        RETURNING job_id`,
-      [d.jobId, d.throughSeq, d.throughSheet, d.coreVersion, d.line.next, d.line.waits, d.line.waitsText, d.line.rank, d.done, d.total],
+      [
+        d.jobId,
+        d.throughSeq,
+        d.throughSheet,
+        d.coreVersion,
+        d.line.next,
+        d.line.waits,
+        d.line.waitsText,
+        d.line.rank,
+        d.done,
+        d.total
+      ],
       c
     );
     if (kept.length === 0) return;
@@ -35,14 +46,31 @@ export async function writeDerived(d: Derived): Promise<void> {
         'derived-figure',
         `INSERT INTO job_figure (job_id, place, key, label, value, u, kind, verdict, calc, input, output, core_version)
          VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
-        [d.jobId, place, f.key, f.label, f.value, f.uDeg, f.kind, f.verdict, f.calc, JSON.stringify(f.input), JSON.stringify(f.output ?? null), d.coreVersion],
+        [
+          d.jobId,
+          place,
+          f.key,
+          f.label,
+          f.value,
+          f.uDeg,
+          f.kind,
+          f.verdict,
+          f.calc,
+          JSON.stringify(f.input),
+          JSON.stringify(f.output ?? null),
+          d.coreVersion
+        ],
         c
       );
   });
 }
 
-export const clearDerived = () => query('derived-clear', 'DELETE FROM job_figure', []).then(() => query('derived-clear-lines', 'DELETE FROM job_line', []));
-export const allJobIds = async () => (await query<{ id: string }>('job-ids', 'SELECT id FROM job ORDER BY opened_at')).map((r) => r.id);
+export const clearDerived = () =>
+  query('derived-clear', 'DELETE FROM job_figure', []).then(() =>
+    query('derived-clear-lines', 'DELETE FROM job_line', [])
+  );
+export const allJobIds = async () =>
+  (await query<{ id: string }>('job-ids', 'SELECT id FROM job ORDER BY opened_at')).map((r) => r.id);
 
 export type TrendRow = { jobId: string; at: Date; value: number; u: number | null; verdict: string | null };
 

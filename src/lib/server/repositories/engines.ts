@@ -39,12 +39,23 @@ export async function addEngine(name: string, summary: string, values: SheetValu
   try {
     return await withTransaction(async (c) => {
       const id = slug(name);
-      await query('engine-add', 'INSERT INTO engine (id, name, summary) VALUES ($1, $2, $3)', [id, name.trim(), summary.trim()], c);
+      await query(
+        'engine-add',
+        'INSERT INTO engine (id, name, summary) VALUES ($1, $2, $3)',
+        [id, name.trim(), summary.trim()],
+        c
+      );
       for (const v of values) await insertValue(id, v, by, c);
       return id;
     });
   } catch (e) {
-    if (violated(e)) throw new Refusal(409, 'name-taken', `There is an engine called ${name.trim()} already: give this one another name.`, 'name');
+    if (violated(e))
+      throw new Refusal(
+        409,
+        'name-taken',
+        `There is an engine called ${name.trim()} already: give this one another name.`,
+        'name'
+      );
     throw e;
   }
 }

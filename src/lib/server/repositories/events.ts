@@ -27,7 +27,12 @@ const SELECT = `
 
 /** The log of a job after a sequence number, in order. */
 export async function logOf(jobId: string, after = 0, on?: Queryable): Promise<JobEvent[]> {
-  const rows = await query<EventRow>('event-log', `${SELECT} WHERE e.job_id = $1 AND e.seq > $2 ORDER BY e.seq`, [jobId, after], on);
+  const rows = await query<EventRow>(
+    'event-log',
+    `${SELECT} WHERE e.job_id = $1 AND e.seq > $2 ORDER BY e.seq`,
+    [jobId, after],
+    on
+  );
   return rows.map(toEvent);
 }
 
@@ -52,7 +57,10 @@ export async function amendmentOn(replaces: string, basis: string): Promise<{ te
 }
 
 /** Takes the next number of a job and holds its writers in line until the transaction ends; null: no such job. */
-export async function lockJob(jobId: string, on: Queryable): Promise<{ engineId: string; sheet: string; lastSeq: number } | null> {
+export async function lockJob(
+  jobId: string,
+  on: Queryable
+): Promise<{ engineId: string; sheet: string; lastSeq: number } | null> {
   const [row] = await query<{ engineId: string; sheet: string; lastSeq: number }>(
     'job-lock',
     'SELECT engine_id AS "engineId", sheet, last_seq AS "lastSeq" FROM job WHERE id = $1 FOR UPDATE',
@@ -63,14 +71,39 @@ export async function lockJob(jobId: string, on: Queryable): Promise<{ engineId:
 }
 
 /** Writes one event as the next of its job, which must be locked. `at` is given only when a log is brought in whole. */
-export async function insertEvent(jobId: string, seq: number, id: string, body: EventBody, byId: string, on: Queryable, at: string | null = null): Promise<Date> {
+export async function insertEvent(
+  jobId: string,
+  seq: number,
+  id: string,
+  body: EventBody,
+  byId: string,
+  on: Queryable,
+  at: string | null = null
+): Promise<Date> {
   const c = columnsOf(body);
   const [row] = await query<{ at: Date }>(
     'event-insert',
     `WITH counted AS (UPDATE job SET last_seq = $3 WHERE id = $2)
      INSERT INTO event (id, job_id, seq, kind, by_person, typed, unit, value, resolution, gauge, replaces, basis, undoes, reason, body, at)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, coalesce($16::timestamptz, now())) RETURNING at`,
-    [id, jobId, seq, body.kind, byId, c.typed, c.unit, c.value, c.resolution, c.gauge, c.replaces, c.basis, c.undoes, c.reason, c.body, at],
+    [
+      id,
+      jobId,
+      seq,
+      body.kind,
+      byId,
+      c.typed,
+      c.unit,
+      c.value,
+      c.resolution,
+      c.gauge,
+      c.replaces,
+      c.basis,
+      c.undoes,
+      c.reason,
+      c.body,
+      at
+    ],
     on
   );
   return row!.at;
@@ -78,7 +111,17 @@ export async function insertEvent(jobId: string, seq: number, id: string, body: 
 
 /** Splits an event into its columns; what has no column of its own goes into `body`. */
 function columnsOf(e: EventBody) {
-  const none = { typed: null, unit: null, value: null, resolution: null, gauge: null, replaces: null, basis: null, undoes: null, reason: null };
+  const none = {
+    typed: null,
+    unit: null,
+    value: null,
+    resolution: null,
+    gauge: null,
+    replaces: null,
+    basis: null,
+    undoes: null,
+    reason: null
+  };
   const figure = (f: Extract<EventBody, { kind: 'reading' | 'amend' }>) => ({
     typed: f.text,
     unit: f.unit,
@@ -107,7 +150,8 @@ function columnsOf(e: EventBody) {
 
 function toEvent(r: EventRow): JobEvent {
   const envelope = { id: r.id, seq: r.seq, at: r.at.toISOString(), by: { id: r.by_person, name: r.by_name } };
-  const figure = r.typed === null ? {} : { text: r.typed, unit: r.unit, value: r.value, resolution: r.resolution, gauge: r.gauge };
+  const figure =
+    r.typed === null ? {} : { text: r.typed, unit: r.unit, value: r.value, resolution: r.resolution, gauge: r.gauge };
   return {
     kind: r.kind,
     ...r.body,

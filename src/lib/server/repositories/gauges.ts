@@ -10,10 +10,16 @@ export interface Gauge extends GaugeRef {
 
 const COLUMNS = `id, name, kind, resolution, accuracy, per_rev_mm AS "perRevMm", calibrated_on::text AS "calibratedOn"`;
 
-export const gauges = () => query<Gauge & Record<string, unknown>>('gauges', `SELECT ${COLUMNS} FROM gauge ORDER BY kind, resolution, name`);
+export const gauges = () =>
+  query<Gauge & Record<string, unknown>>('gauges', `SELECT ${COLUMNS} FROM gauge ORDER BY kind, resolution, name`);
 
 export async function gaugeById(id: string, on?: Queryable): Promise<Gauge | null> {
-  const [row] = await query<Gauge & Record<string, unknown>>('gauge-by-id', `SELECT ${COLUMNS} FROM gauge WHERE id = $1`, [id], on);
+  const [row] = await query<Gauge & Record<string, unknown>>(
+    'gauge-by-id',
+    `SELECT ${COLUMNS} FROM gauge WHERE id = $1`,
+    [id],
+    on
+  );
   return row ?? null;
 }
 

@@ -24,7 +24,14 @@ export async function jobById(id: string): Promise<JobRow> {
   return row;
 }
 
-export async function openJob(engineId: string, sheet: string, promisedOn: string | null, by: Person, at?: string, id: string = randomUUID()): Promise<string> {
+export async function openJob(
+  engineId: string,
+  sheet: string,
+  promisedOn: string | null,
+  by: Person,
+  at?: string,
+  id: string = randomUUID()
+): Promise<string> {
   await query(
     'job-open',
     'INSERT INTO job (id, engine_id, sheet, promised_on, opened_by, opened_at) VALUES ($1, $2, $3, $4, $5, coalesce($6::timestamptz, now()))',

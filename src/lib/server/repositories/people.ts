@@ -21,7 +21,8 @@ export async function addPerson(name: string, role = 'technician'): Promise<Pers
     );
     return { id: row!.id, name: row!.name };
   } catch (e) {
-    if (violated(e)) throw new Refusal(409, 'name-taken', `There is a ${name.trim()} already: choose the name from the list.`, 'name');
+    if (violated(e))
+      throw new Refusal(409, 'name-taken', `There is a ${name.trim()} already: choose the name from the list.`, 'name');
     throw e;
   }
 }

@@ -23,21 +23,32 @@
     const q = fieldOf(name)?.quantity;
     return q && unitsOf[q].length > 1 ? unitsOf[q] : [];
   };
-  const unitOf = (name: string) => units[name] ?? (fieldOf(name)?.quantity === 'length' ? prefs.length : (unitsFor(name)[0] ?? null));
+  const unitOf = (name: string) =>
+    units[name] ?? (fieldOf(name)?.quantity === 'length' ? prefs.length : (unitsFor(name)[0] ?? null));
 
   async function enter(e: SubmitEvent) {
     e.preventDefault();
-    const values = fields.filter((f) => (given[f.name] ?? '').trim() !== '').map((f) => ({ name: f.name, given: given[f.name]!, unit: unitOf(f.name), source }));
+    const values = fields
+      .filter((f) => (given[f.name] ?? '').trim() !== '')
+      .map((f) => ({ name: f.name, given: given[f.name]!, unit: unitOf(f.name), source }));
     if (values.length === 0) return;
     sending = true;
-    const r = await fetch(`/api/engines/${engineId}/values`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ values }) }).catch(() => null);
+    const r = await fetch(`/api/engines/${engineId}/values`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ values })
+    }).catch(() => null);
     const answer = await r?.json().catch(() => null);
     sending = false;
     if (answer?.ok) {
       problem = null;
       given = {};
       onentered();
-    } else problem = answer?.error ?? { path: '', message: 'The server does not answer. What you typed stays here: try again.' };
+    } else
+      problem = answer?.error ?? {
+        path: '',
+        message: 'The server does not answer. What you typed stays here: try again.'
+      };
   }
 </script>
 
@@ -51,10 +62,23 @@
           {#each f.choices! as c (c.id)}<option value={c.id}>{c.label}</option>{/each}
         </select>
       {:else}
-        <input id="value-{f.name}" class="field" bind:value={given[f.name]} placeholder={f.example} autocomplete="off" aria-invalid={problem?.path === f.name} aria-describedby={f.help ? `help-${f.name}` : undefined} />
+        <input
+          id="value-{f.name}"
+          class="field"
+          bind:value={given[f.name]}
+          placeholder={f.example}
+          autocomplete="off"
+          aria-invalid={problem?.path === f.name}
+          aria-describedby={f.help ? `help-${f.name}` : undefined}
+        />
       {/if}
       {#if unitsFor(f.name).length}
-        <select class="field unit" aria-label="Unit of {f.label}" value={unitOf(f.name)} onchange={(e) => (units = { ...units, [f.name]: e.currentTarget.value })}>
+        <select
+          class="field unit"
+          aria-label="Unit of {f.label}"
+          value={unitOf(f.name)}
+          onchange={(e) => (units = { ...units, [f.name]: e.currentTarget.value })}
+        >
           {#each unitsFor(f.name) as u (u)}<option value={u}>{u}</option>{/each}
         </select>
       {/if}
@@ -63,7 +87,15 @@
   {/each}
   <div class="row">
     <label for="value-source">Where it comes from</label>
-    <input id="value-source" class="field" bind:value={source} placeholder="works card, plate, measured" maxlength="200" required autocomplete="off" />
+    <input
+      id="value-source"
+      class="field"
+      bind:value={source}
+      placeholder="works card, plate, measured"
+      maxlength="200"
+      required
+      autocomplete="off"
+    />
   </div>
   {#if problem}<p class="problem" role="alert">{problem.message}</p>{/if}
   <button class="button first" disabled={sending}>{sending ? 'Entering …' : 'Enter'}</button>

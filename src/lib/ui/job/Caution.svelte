@@ -4,7 +4,9 @@
 </script>
 
 <div class="caution" {role}>
-  <svg width="22" height="20" viewBox="0 0 22 20" aria-hidden="true"><path d="M11 1 21 19H1Z" /><path d="M11 7v6M11 15v2" /></svg>
+  <svg width="22" height="20" viewBox="0 0 22 20" aria-hidden="true"
+    ><path d="M11 1 21 19H1Z" /><path d="M11 7v6M11 15v2" /></svg
+  >
   <div>{@render children()}</div>
 </div>
 

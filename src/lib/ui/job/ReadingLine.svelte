@@ -15,7 +15,9 @@
     const a = line.asking;
     switch (a.for) {
       case 'figure':
-        return line.aim ? `${line.aim.slot.label}${line.aim.n ? `, pair ${line.aim.n}` : ''}` : `a remark on \u201c${stepTitle}\u201d`;
+        return line.aim
+          ? `${line.aim.slot.label}${line.aim.n ? `, pair ${line.aim.n}` : ''}`
+          : `a remark on \u201c${stepTitle}\u201d`;
       case 'amend':
         return `instead of ${a.reading.text}, the reading is`;
       case 'amend-why':
@@ -29,7 +31,11 @@
     }
   });
   const reasons = $derived(
-    line.asking.for === 'amend-why' ? ['misread', 'typed wrong', 'before and after swapped', 'gauge slipped'] : line.asking.for === 'skip' ? ['not needed here', 'done before', 'no tool at hand'] : []
+    line.asking.for === 'amend-why'
+      ? ['misread', 'typed wrong', 'before and after swapped', 'gauge slipped']
+      : line.asking.for === 'skip'
+        ? ['not needed here', 'done before', 'no tool at hand']
+        : []
   );
   const wordy = $derived(!['figure', 'amend'].includes(line.asking.for));
 
@@ -77,17 +83,27 @@
       {#if line.gauges.length === 0}
         <a class="soft" href="/tray">no {line.aim.slot.gauge} in the tray: add one</a>
       {:else}
-        <label class="gauge"><span class="only-read">Gauge</span>
-          <select value={line.gauge?.id} onchange={(e) => (line.chosenGauge = { ...line.chosenGauge, [line.aim!.slot.gauge]: e.currentTarget.value })}>
+        <label class="gauge"
+          ><span class="only-read">Gauge</span>
+          <select
+            value={line.gauge?.id}
+            onchange={(e) =>
+              (line.chosenGauge = { ...line.chosenGauge, [line.aim!.slot.gauge]: e.currentTarget.value })}
+          >
             {#each line.gauges as g (g.id)}<option value={g.id}>{g.name}</option>{/each}
-          </select></label>
+          </select></label
+        >
       {/if}
     {/if}
   </div>
   {#if session.outbox.waiting.length && session.outbox.away}
-    <button class="unsent" onclick={() => session.outbox.retryNow()}>{session.outbox.waiting.length} unsent, trying again</button>
+    <button class="unsent" onclick={() => session.outbox.retryNow()}
+      >{session.outbox.waiting.length} unsent, trying again</button
+    >
   {:else}
-    <div class="keys" aria-hidden="true"><kbd>Enter</kbd> log <kbd>Esc</kbd> drop <kbd>A</kbd> amend last <kbd>D</kbd> done <kbd>?</kbd> keys</div>
+    <div class="keys" aria-hidden="true">
+      <kbd>Enter</kbd> log <kbd>Esc</kbd> drop <kbd>A</kbd> amend last <kbd>D</kbd> done <kbd>?</kbd> keys
+    </div>
   {/if}
 </div>
 

@@ -20,7 +20,8 @@
   class:unsent
   title="{reading.by.name}, {time}{reading.gauge ? `, ${reading.gauge.name}` : ''}"
   aria-label="{text}, by {reading.by.name}{unsent ? ', unsent' : ''}. Amend"
-  onclick={() => onamend(reading)}>{text}{#if unsent}<span class="mark"> unsent</span>{/if}{#if last}<s>{last.text}</s>{/if}</button
+  onclick={() => onamend(reading)}
+  >{text}{#if unsent}<span class="mark"> unsent</span>{/if}{#if last}<s>{last.text}</s>{/if}</button
 >
 
 <style>

@@ -2,7 +2,12 @@
   import type { VerdictState } from '$core/measure/verdict.ts';
   import Verdict from '../primitives/Verdict.svelte';
   /** A finding in figures a hand high: value, uncertainty, verdict, and a sentence on why and what to do. */
-  let { value, pm, verdict = null, help }: { value: string; pm: string; verdict?: VerdictState | null; help: string } = $props();
+  let {
+    value,
+    pm,
+    verdict = null,
+    help
+  }: { value: string; pm: string; verdict?: VerdictState | null; help: string } = $props();
 </script>
 
 <div class="result" data-testid="result">

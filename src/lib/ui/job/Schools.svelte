@@ -9,10 +9,16 @@
 </script>
 
 <details class="school">
-  <summary>{school.title}: <b>{name}</b> <span class="quiet">({chosen.chosen ? 'chosen on this job' : `proposed: ${chosen.because}`})</span></summary>
+  <summary
+    >{school.title}: <b>{name}</b>
+    <span class="quiet">({chosen.chosen ? 'chosen on this job' : `proposed: ${chosen.because}`})</span></summary
+  >
   <div class="options">
     {#each school.options as o (o.id)}
-      <button aria-pressed={o.id === chosen.option} onclick={() => session.say({ kind: 'choose', school: id, option: o.id })}>
+      <button
+        aria-pressed={o.id === chosen.option}
+        onclick={() => session.say({ kind: 'choose', school: id, option: o.id })}
+      >
         <b>{o.name}</b>
         <span>{o.gives} {o.costs}</span>
         <span class="quiet">{o.preferWhen}</span>

@@ -18,17 +18,33 @@
       if (last?.name === v.step.phase) last.steps.push(v);
       else out.push({ name: v.step.phase, steps: [v], done: 0 });
     }
-    for (const p of out) p.done = p.steps.filter((s) => s.state === 'done' || s.state === 'skipped' || s.state === 'not-needed').length;
+    for (const p of out) p.done = p.steps.filter((s) => s.state === 'done' || s.state === 'skipped').length;
     return out;
   });
   const currentId = $derived(current === null ? null : steps[current]!.step.id);
   // phases without the work in hand fold to a line; the hand may open and close them
   let opened = $state<Record<string, boolean>>({});
-  const isOpen = (p: { name: string; steps: StepView[] }) => opened[p.name] ?? p.steps.some((s) => s.step.id === selected || s.step.id === currentId);
+  const isOpen = (p: { name: string; steps: StepView[] }) =>
+    opened[p.name] ?? p.steps.some((s) => s.step.id === selected || s.step.id === currentId);
 
-  const words: Record<string, string> = { done: 'done', skipped: 'skipped', repeat: 'to be repeated', open: 'open', blocked: 'held', 'not-needed': 'not needed' };
+  const words: Record<string, string> = {
+    done: 'done',
+    skipped: 'skipped',
+    repeat: 'to be repeated',
+    open: 'open',
+    blocked: 'held',
+    'not-needed': 'not needed'
+  };
   const hint = (v: StepView) =>
-    v.state === 'skipped' ? `skipped: ${v.mark!.reason}` : v.state === 'blocked' ? `held: ${[...v.missing.map((f) => flags[f].off), ...v.stillOn.map((f) => flags[f].on)].slice(0, 2).join(', ')}` : v.state === 'repeat' ? 'to be repeated' : v.state === 'not-needed' ? 'not needed' : note(v);
+    v.state === 'skipped'
+      ? `skipped: ${v.mark!.reason}`
+      : v.state === 'blocked'
+        ? `held: ${[...v.missing.map((f) => flags[f].off), ...v.stillOn.map((f) => flags[f].on)].slice(0, 2).join(', ')}`
+        : v.state === 'repeat'
+          ? 'to be repeated'
+          : v.state === 'not-needed'
+            ? 'not needed'
+            : note(v);
 
   let spine: HTMLElement;
   $effect(() => {
@@ -41,7 +57,9 @@
   {#each phases as p (p.name)}
     {@const open = isOpen(p)}
     <h2>
-      <button aria-expanded={open} onclick={() => (opened = { ...opened, [p.name]: !open })}>{p.name}<span>{p.done} of {p.steps.length}</span></button>
+      <button aria-expanded={open} onclick={() => (opened = { ...opened, [p.name]: !open })}
+        >{p.name}<span>{p.done} of {p.steps.filter((s) => s.state !== 'not-needed').length}</span></button
+      >
     </h2>
     {#if open}
       <ol>
@@ -56,7 +74,10 @@
                 {:else if v.state === 'repeat'}<path d="M15 6a6 6 0 1 0 1 5M16 2v5h-5" class="again" />
                 {:else}<path d="M0 10h{v.step.id === currentId ? 18 : 11}" class="bar" />{/if}
               </svg>
-              <span class="title">{v.step.title}<span class="only-read">, {words[v.state]}</span>{#if h}<span class="hint">{h}</span>{/if}</span>
+              <span class="title"
+                >{v.step.title}<span class="only-read">, {words[v.state]}</span>{#if h}<span class="hint">{h}</span
+                  >{/if}</span
+              >
             </button>
           </li>
         {/each}

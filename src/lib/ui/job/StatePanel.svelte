@@ -8,7 +8,12 @@
   import Verdict from '../primitives/Verdict.svelte';
   import type { JobView } from './view.svelte.ts';
 
-  let { session, view, prefs, onview }: { session: JobSession; view: JobView; prefs: Prefs; onview: (v: 'front' | 'rear') => void } = $props();
+  let {
+    session,
+    view,
+    prefs,
+    onview
+  }: { session: JobSession; view: JobView; prefs: Prefs; onview: (v: 'front' | 'rear') => void } = $props();
 
   const state = $derived(session.state);
   const engine = $derived(session.engine);
@@ -17,10 +22,14 @@
   const plan = $derived(view.plan);
   const figures = $derived(settledFigures(state, engine));
   const valves = $derived.by(() => {
-    const [ivoBtdc, ivcAbdc, evoBbdc, evcAtdc] = ['ivoBtdc', 'ivcAbdc', 'evoBbdc', 'evcAtdc'].map((n) => numberOf(engine, n));
-    return ivoBtdc === undefined || ivcAbdc === undefined || evoBbdc === undefined || evcAtdc === undefined ? null : { ivoBtdc, ivcAbdc, evoBbdc, evcAtdc };
+    const [ivoBtdc, ivcAbdc, evoBbdc, evcAtdc] = ['ivoBtdc', 'ivcAbdc', 'evoBbdc', 'evcAtdc'].map((n) =>
+      numberOf(engine, n)
+    );
+    return ivoBtdc === undefined || ivcAbdc === undefined || evoBbdc === undefined || evcAtdc === undefined
+      ? null
+      : { ivoBtdc, ivcAbdc, evoBbdc, evcAtdc };
   });
-  const sentences = $derived(plan && state.targetBtdc !== null ? words.planText(plan, prefs.view, state.targetBtdc) : []);
+  const sentences = $derived(plan && view.target ? words.planText(plan, prefs.view, view.target) : []);
   const turnable = $derived(state.tdc.found !== null || place.crankDeg !== null);
   const placed = $derived(words.placeText(place, cycle));
 </script>
@@ -30,7 +39,7 @@
     cycleDeg={cycle}
     deg={state.crank.crankDeg}
     strokeKnown={state.crank.strokeKnown}
-    targetDeg={state.targetBtdc === null ? null : -state.targetBtdc}
+    targetDeg={view.target?.deg ?? null}
     {plan}
     {valves}
     valueText={placed}
@@ -50,7 +59,10 @@
     <fieldset class="ends">
       <legend class="only-read">Viewing end</legend>
       {#each ['front', 'rear'] as const as v (v)}
-        <label><input type="radio" name="view-end" value={v} checked={prefs.view === v} onchange={() => onview(v)} /> seen from the {v}</label>
+        <label
+          ><input type="radio" name="view-end" value={v} checked={prefs.view === v} onchange={() => onview(v)} /> seen
+          from the {v}</label
+        >
       {/each}
     </fieldset>
   {/if}
@@ -59,12 +71,19 @@
       <summary>{rule.bar}</summary>
       <p>{rule.because} {rule.never}</p>
       <p>If it happened: {rule.ifItHappened}</p>
-      {#if rule.happened === 'crank-turned'}<button class="button" onclick={() => session.say({ kind: 'crank', crankDeg: null, move: 'unknown' })}>The crank was turned</button>{/if}
+      {#if rule.happened === 'crank-turned'}<button
+          class="button"
+          onclick={() => session.say({ kind: 'crank', crankDeg: null, move: 'unknown' })}>The crank was turned</button
+        >{/if}
     </details>
   {/each}
   {#if figures.length}
     <dl>
-      {#each figures as f (f.key)}<dt>{f.label}</dt><dd>{resultText(f)} {#if f.verdict}<Verdict state={f.verdict} size={14} />{/if}</dd>{/each}
+      {#each figures as f (f.key)}<dt>{f.label}</dt>
+        <dd>
+          {resultText(f)}
+          {#if f.verdict}<Verdict state={f.verdict} size={14} />{/if}
+        </dd>{/each}
     </dl>
     <p class="note">± is two standard uncertainties.</p>
   {/if}

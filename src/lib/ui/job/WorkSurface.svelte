@@ -50,17 +50,26 @@
     <Caution role="alert">
       <b>{session.refusal.message}</b>
       {#if unsettled}
-        <button class="link" onclick={() => onask({ for: 'override', step, flags: step.sets.length ? step.sets : ['tdc-true'] })}>Go on all the same, and say why</button>
+        <button
+          class="link"
+          onclick={() => onask({ for: 'override', step, flags: step.sets.length ? step.sets : ['tdc-true'] })}
+          >Go on all the same, and say why</button
+        >
       {/if}
       <button class="link" onclick={() => (session.refusal = null)}>Understood</button>
     </Caution>
   {/if}
   {#if session.outbox.away}
-    <Caution role="alert"><b>The server or its database does not answer.</b> What you log stays here as unsent and is sent again by itself.</Caution>
+    <Caution role="alert"
+      ><b>The server or its database does not answer.</b> What you log stays here as unsent and is sent again by itself.</Caution
+    >
   {/if}
   {#if open && step.hazards.length}
     <Caution>
-      {#each step.hazards as h (h)}<p><b>{hazards[h].title}</b> {hazards[h].text} <span class="defer">Defers to {hazards[h].defer}.</span></p>{/each}
+      {#each step.hazards as h (h)}<p>
+          <b>{hazards[h].title}</b>
+          {hazards[h].text} <span class="defer">Defers to {hazards[h].defer}.</span>
+        </p>{/each}
     </Caution>
   {/if}
   {#if v.state === 'blocked'}
@@ -70,19 +79,31 @@
         {#each v.missing as f (f)}
           <li>
             {flags[f].off}
-            {#if giver(f)}<button class="link" onclick={() => (view.picked = giver(f)!.id)}>to “{giver(f)!.title}”</button>{/if}
-            <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: true })}>it is so: {flags[f].on}</button>
+            {#if giver(f)}<button class="link" onclick={() => (view.picked = giver(f)!.id)}
+                >to “{giver(f)!.title}”</button
+              >{/if}
+            <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: true })}
+              >it is so: {flags[f].on}</button
+            >
           </li>
         {/each}
-        {#each v.stillOn as f (f)}<li>{flags[f].on} <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: false })}>it is so: {flags[f].off}</button></li>{/each}
+        {#each v.stillOn as f (f)}<li>
+            {flags[f].on}
+            <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: false })}
+              >it is so: {flags[f].off}</button
+            >
+          </li>{/each}
       </ul>
-      {#if soft.length}<button class="link" onclick={() => onask({ for: 'override', step, flags: soft })}>Go on without {words.list(soft.map((f) => flags[f].on))}, and say why</button>{/if}
+      {#if soft.length}<button class="link" onclick={() => onask({ for: 'override', step, flags: soft })}
+          >Go on without {words.list(soft.map((f) => flags[f].on))}, and say why</button
+        >{/if}
     </Caution>
   {/if}
 
   <p class="phase">
     {step.phase} · {step.title}
-    {#if v.state === 'done'}· done by {v.mark!.by.name}{:else if v.state === 'skipped'}· skipped by {v.mark!.by.name}: {v.mark!.reason}{:else if v.state === 'repeat'}· to be repeated, what it gave was lost{/if}
+    {#if v.state === 'done'}· done by {v.mark!.by.name}{:else if v.state === 'skipped'}· skipped by {v.mark!.by.name}: {v
+        .mark!.reason}{:else if v.state === 'repeat'}· to be repeated, what it gave was lost{/if}
     {#if v.overruled}· overruled: {v.overruled}{/if}
   </p>
   <h1>{words.headline(session.state, session.engine, v, lengthText(prefs))}</h1>
@@ -91,8 +112,12 @@
   {#if v.asks}
     <div class="question">
       <p><b>{v.asks.question}</b></p>
-      <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: true })}>{v.asks.yes}</button>
-      <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: false })}>{v.asks.no}</button>
+      <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: true })}
+        >{v.asks.yes}</button
+      >
+      <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: false })}
+        >{v.asks.no}</button
+      >
     </div>
   {/if}
   {#if lacks.length}
@@ -127,10 +152,20 @@
     <button class="button" onclick={onundo} disabled={!session.undoable}>Undo my last <kbd>U</kbd></button>
   </div>
   <dl class="facts">
-    {#if step.accept}<dt>Accept</dt><dd>{step.accept}</dd>{/if}
-    {#if step.ifSkipped}<dt>If skipped</dt><dd>{step.ifSkipped}</dd>{/if}
-    {#if step.tools.length}<dt>Tools</dt><dd>{step.tools.join(', ')}</dd>{/if}
-    <dt>Takes</dt><dd>about {step.minutes} min{step.helper === 'yes' ? ', with a helper' : step.helper === 'advised' ? ', a helper is a good thing' : ''}</dd>
+    {#if step.accept}<dt>Accept</dt>
+      <dd>{step.accept}</dd>{/if}
+    {#if step.ifSkipped}<dt>If skipped</dt>
+      <dd>{step.ifSkipped}</dd>{/if}
+    {#if step.tools.length}<dt>Tools</dt>
+      <dd>{step.tools.join(', ')}</dd>{/if}
+    <dt>Takes</dt>
+    <dd>
+      about {step.minutes} min{step.helper === 'yes'
+        ? ', with a helper'
+        : step.helper === 'advised'
+          ? ', a helper is a good thing'
+          : ''}
+    </dd>
   </dl>
 </main>
 
@@ -187,6 +222,11 @@
     flex-wrap: wrap;
     gap: 10px;
     margin: 16px 0 12px;
+    position: sticky;
+    bottom: -18px;
+    padding: 8px 0;
+    background: var(--sheet);
+    border-top: 1px solid var(--rule);
   }
   .facts {
     display: grid;

@@ -44,15 +44,24 @@ export class ReadingLine {
   });
 
   readonly gauges = $derived.by(() => (this.aim ? this.session.gaugesOf(this.aim.slot.gauge) : []));
-  readonly gauge = $derived(this.gauges.find((g) => g.id === this.chosenGauge[this.aim?.slot.gauge ?? '']) ?? this.gauges[0] ?? null);
+  readonly gauge = $derived(
+    this.gauges.find((g) => g.id === this.chosenGauge[this.aim?.slot.gauge ?? '']) ?? this.gauges[0] ?? null
+  );
 
   /** What the text is understood to be: a sentence, or why it cannot be read. */
   readonly meaning = $derived.by((): { ok: boolean; label: string; text: string } => {
     const step = this.step();
     const typed = this.text.trim();
-    if (!step || typed === '' || (this.asking.for !== 'figure' && this.asking.for !== 'amend')) return { ok: true, label: '', text: '' };
+    if (!step || typed === '' || (this.asking.for !== 'figure' && this.asking.for !== 'amend'))
+      return { ok: true, label: '', text: '' };
     if (!this.aim) return { ok: true, label: 'no figure is read at this step: kept as a remark', text: '' };
-    const read = readFor(this.session.state, step, typed, (s) => unitFor(this.prefs(), s.quantity), this.asking.for === 'amend' ? this.aim.as : this.prefer);
+    const read = readFor(
+      this.session.state,
+      step,
+      typed,
+      (s) => unitFor(this.prefs(), s.quantity),
+      this.asking.for === 'amend' ? this.aim.as : this.prefer
+    );
     if (!read.ok) return { ok: false, label: '', text: read.error.message };
     const { aim, figure } = read.out;
     const n = aim.n === null ? '' : `, pair ${aim.n}`;
@@ -72,16 +81,25 @@ export class ReadingLine {
       case 'amend-why':
         return this.#close(
           this.session.say({
-            kind: 'amend', replaces: a.reading.id, basis: a.reading.basis, reason: typed, text: a.text,
-            defaultUnit: this.#unit(a.reading), gaugeId: a.reading.gauge?.id ?? null
+            kind: 'amend',
+            replaces: a.reading.id,
+            basis: a.reading.basis,
+            reason: typed,
+            text: a.text,
+            defaultUnit: this.#unit(a.reading),
+            gaugeId: a.reading.gauge?.id ?? null
           }) === null
         );
       case 'skip':
         return this.#close(this.session.say({ kind: 'skip', step: a.step.id, reason: typed }) === null);
       case 'override':
-        return this.#close(this.session.say({ kind: 'override', step: a.step.id, flags: a.flags, reason: typed }) === null);
+        return this.#close(
+          this.session.say({ kind: 'override', step: a.step.id, flags: a.flags, reason: typed }) === null
+        );
       case 'remark':
-        return this.#close(this.session.say({ kind: 'remark', text: typed, ...(a.step ? { step: a.step.id } : {}) }) === null);
+        return this.#close(
+          this.session.say({ kind: 'remark', text: typed, ...(a.step ? { step: a.step.id } : {}) }) === null
+        );
     }
   }
 
@@ -109,8 +127,13 @@ export class ReadingLine {
       return false;
     }
     const refused = this.session.say({
-      kind: 'reading', step: step.id, slot: aim.as, quantity: aim.slot.quantity, text,
-      defaultUnit: unitFor(this.prefs(), aim.slot.quantity), gaugeId: this.gauge?.id ?? null
+      kind: 'reading',
+      step: step.id,
+      slot: aim.as,
+      quantity: aim.slot.quantity,
+      text,
+      defaultUnit: unitFor(this.prefs(), aim.slot.quantity),
+      gaugeId: this.gauge?.id ?? null
     });
     return this.#close(refused === null);
   }
@@ -134,7 +157,9 @@ export class ReadingLine {
   }
 
   #anySlot(reading: Reading) {
-    return this.session.sheet.steps.find((s) => s.id === reading.step)?.slots.find((s) => reading.slot.startsWith(s.slot));
+    return this.session.sheet.steps
+      .find((s) => s.id === reading.step)
+      ?.slots.find((s) => reading.slot.startsWith(s.slot));
   }
 
   #close(done: boolean): boolean {

@@ -97,7 +97,12 @@ export class Outbox {
 async function post(url: string, input: EventInput): Promise<'away' | { event: JobEvent } | { refused: Refused }> {
   let r: Response;
   try {
-    r = await fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(input), signal: AbortSignal.timeout(10_000) });
+    r = await fetch(url, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(input),
+      signal: AbortSignal.timeout(10_000)
+    });
   } catch {
     return 'away';
   }

@@ -25,14 +25,22 @@ export class JobSession {
   #me: () => Person | null;
   #fetching: Promise<void> | null = null;
 
-  constructor(data: { jobId: string; sheetId: string; engine: Engine; log: JobEvent[]; gauges: Gauge[] }, me: () => Person | null) {
+  constructor(
+    data: { jobId: string; sheetId: string; engine: Engine; log: JobEvent[]; gauges: Gauge[] },
+    me: () => Person | null
+  ) {
     this.jobId = data.jobId;
     this.sheet = sheetOf(data.sheetId)!;
     this.engine = data.engine;
     this.log = data.log;
     this.#gauges = data.gauges;
     this.#me = me;
-    this.outbox = new Outbox(`/api/jobs/${data.jobId}/events`, `nemrik-unsent-${data.jobId}`, (e) => this.#take([e]), (r) => (this.refusal = r));
+    this.outbox = new Outbox(
+      `/api/jobs/${data.jobId}/events`,
+      `nemrik-unsent-${data.jobId}`,
+      (e) => this.#take([e]),
+      (r) => (this.refusal = r)
+    );
   }
 
   /** Log and unheard events together. */
@@ -58,7 +66,11 @@ export class JobSession {
   say(draft: Draft): Refused | null {
     this.refusal = null;
     const me = this.#me();
-    if (!me) return this.#refuse({ code: 'nobody-acts', message: 'Choose your name at the top first: every reading is kept with who took it.' });
+    if (!me)
+      return this.#refuse({
+        code: 'nobody-acts',
+        message: 'Choose your name at the top first: every reading is kept with who took it.'
+      });
     const body = this.#understand(draft);
     if ('refused' in body) return this.#refuse(body.refused);
     const answer = admit(this.state, this.engine, this.all, body);
@@ -72,7 +84,9 @@ export class JobSession {
   /** The last thing this person wrote that can still be undone. */
   get undoable(): JobEvent | null {
     const me = this.#me();
-    return this.all.findLast((e) => e.by.id === me?.id && e.kind !== 'undo' && !this.state.replayed.undone.has(e.id)) ?? null;
+    return (
+      this.all.findLast((e) => e.by.id === me?.id && e.kind !== 'undo' && !this.state.replayed.undone.has(e.id)) ?? null
+    );
   }
 
   /** Opens the live line; to be called in the browser only. Answers how to close it. */
@@ -118,7 +132,8 @@ export class JobSession {
     this.log = gap ? this.log : log;
     if (gap) void this.#catchGap();
     const other = fresh.find((e) => e.by.id !== this.#me()?.id);
-    if (other) this.announcement = `${other.by.name}: ${other.kind === 'reading' ? `reading ${other.text}` : other.kind}`;
+    if (other)
+      this.announcement = `${other.by.name}: ${other.kind === 'reading' ? `reading ${other.text}` : other.kind}`;
   }
 
   async #catchGap(): Promise<void> {
@@ -135,7 +150,8 @@ export class JobSession {
     if (draft.kind !== 'reading' && draft.kind !== 'amend') return draft as EventBody;
     const quantity: Quantity | undefined =
       draft.kind === 'reading' ? draft.quantity : this.state.readings.find((r) => r.id === draft.replaces)?.quantity;
-    if (!quantity) return { refused: { code: 'no-such-reading', message: 'That reading is not in this log any more.' } };
+    if (!quantity)
+      return { refused: { code: 'no-such-reading', message: 'That reading is not in this log any more.' } };
     const gauge = this.#gauges.find((g) => g.id === draft.gaugeId) ?? null;
     const read = readingParse({
       text: draft.text,

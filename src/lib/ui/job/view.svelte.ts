@@ -29,7 +29,10 @@ export class JobView {
     return { ...crank, crankDeg: mod(this.#held, cycle), uDeg: null, from: 'told', lastMove: 'unknown' };
   });
 
-  readonly plan = $derived.by(() => words.planToTarget(this.session.state, this.session.engine, this.prefs().view, this.place));
+  readonly target = $derived.by(() => words.crankTarget(this.session.state, this.selected.step));
+  readonly plan = $derived.by(() =>
+    words.planTo(this.target, this.session.state, this.session.engine, this.prefs().view, this.place)
+  );
 
   turning(deg: number | null): void {
     this.#held = deg;
@@ -37,7 +40,11 @@ export class JobView {
 
   turned(deg: number, travel: number): void {
     this.#held = null;
-    this.session.say({ kind: 'crank', crankDeg: Math.round(deg * 10) / 10, move: travel >= 0 ? 'forward' : 'backward' });
+    this.session.say({
+      kind: 'crank',
+      crankDeg: Math.round(deg * 10) / 10,
+      move: travel >= 0 ? 'forward' : 'backward'
+    });
   }
 
   move(by: 1 | -1): void {

@@ -42,7 +42,9 @@
   <header class="no-print">
     <a class="mark" href="/">NEMRIK</a>
     <nav aria-label="Places">
-      {#each places as p (p.href)}<a href={p.href} aria-current={p.on(page.url.pathname) ? 'page' : undefined}>{p.name}</a>{/each}
+      {#each places as p (p.href)}<a href={p.href} aria-current={p.on(page.url.pathname) ? 'page' : undefined}
+          >{p.name}</a
+        >{/each}
       {#if job}<a href={job} aria-current="page">Job</a>{/if}
     </nav>
     {#if subject}<div class="subject">{@render subject()}</div>{/if}

@@ -13,7 +13,8 @@
 <div bind:this={panel} class="keys no-print" role="dialog" aria-label="Keys" tabindex="-1">
   <h2>Keys</h2>
   <dl>
-    {#each [...keys, ...everywhere] as [key, what] (key)}<dt><kbd>{key}</kbd></dt><dd>{what}</dd>{/each}
+    {#each [...keys, ...everywhere] as [key, what] (key)}<dt><kbd>{key}</kbd></dt>
+      <dd>{what}</dd>{/each}
   </dl>
   <button class="button" onclick={onclose}>Close</button>
 </div>

@@ -14,7 +14,11 @@
   });
 
   async function send(url: string, body: object): Promise<boolean> {
-    const r = await fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }).catch(() => null);
+    const r = await fetch(url, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body)
+    }).catch(() => null);
     const answer = r ? await r.json().catch(() => null) : null;
     problem = answer?.ok ? '' : (answer?.error?.message ?? 'The server does not answer. Try again in a moment.');
     if (answer?.ok) await invalidateAll();
@@ -35,15 +39,30 @@
 </script>
 
 <div class="who">
-  <button class="me" aria-expanded={open} aria-haspopup="dialog" onclick={() => (open = !open)}>{me?.name ?? 'Who is at the bench?'}</button>
+  <button class="me" aria-expanded={open} aria-haspopup="dialog" onclick={() => (open = !open)}
+    >{me?.name ?? 'Who is at the bench?'}</button
+  >
   {#if open}
-    <div class="panel" role="dialog" aria-label="Who is at the bench, and how things are shown" tabindex="-1" onkeydown={key}>
+    <div
+      class="panel"
+      role="dialog"
+      aria-label="Who is at the bench, and how things are shown"
+      tabindex="-1"
+      onkeydown={key}
+    >
       <h2>{me ? 'At this bench' : 'Who is at the bench?'}</h2>
       <p class="quiet small">Every reading is kept with who took it.</p>
       {#if people.length}
         <ul>
           {#each people as p (p.id)}
-            <li><button class="person" class:on={p.id === me?.id} aria-pressed={p.id === me?.id} onclick={() => choose({ id: p.id })}>{p.name}<span class="quiet">{p.role}</span></button></li>
+            <li>
+              <button
+                class="person"
+                class:on={p.id === me?.id}
+                aria-pressed={p.id === me?.id}
+                onclick={() => choose({ id: p.id })}>{p.name}<span class="quiet">{p.role}</span></button
+              >
+            </li>
           {/each}
         </ul>
       {/if}
@@ -59,12 +78,22 @@
       </form>
       {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
       <div class="prefs">
-        <label>Light <select class="field" value={prefs.theme} onchange={(e) => prefer({ theme: e.currentTarget.value })}>
-          <option value="system">as the system</option><option value="light">light</option><option value="dim">dim</option>
-        </select></label>
-        <label>Lengths <select class="field" value={prefs.length} onchange={(e) => prefer({ length: e.currentTarget.value })}>
-          <option value="mm">mm</option><option value="in">inch</option><option value="thou">thou</option>
-        </select></label>
+        <label
+          >Light <select class="field" value={prefs.theme} onchange={(e) => prefer({ theme: e.currentTarget.value })}>
+            <option value="system">as the system</option><option value="light">light</option><option value="dim"
+              >dim</option
+            >
+          </select></label
+        >
+        <label
+          >Lengths <select
+            class="field"
+            value={prefs.length}
+            onchange={(e) => prefer({ length: e.currentTarget.value })}
+          >
+            <option value="mm">mm</option><option value="in">inch</option><option value="thou">thou</option>
+          </select></label
+        >
       </div>
       {#if me}<button class="button" onclick={() => (open = false)}>Close</button>{/if}
     </div>

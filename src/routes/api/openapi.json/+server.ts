@@ -16,7 +16,10 @@ const errorSchema = {
 
 function document() {
   const paths: Record<string, object> = {};
-  const refusal = { description: 'Refused, with the reason', content: { 'application/json': { schema: { $ref: '#/components/schemas/Refusal' } } } };
+  const refusal = {
+    description: 'Refused, with the reason',
+    content: { 'application/json': { schema: { $ref: '#/components/schemas/Refusal' } } }
+  };
   for (const c of registry.values())
     paths[`/api/calc/${c.name}`] = {
       post: {
@@ -28,7 +31,11 @@ function document() {
             description: 'The answer',
             content: {
               'application/json': {
-                schema: { type: 'object', required: ['ok', 'out'], properties: { ok: { type: 'boolean', enum: [true] }, out: { type: 'object' } } }
+                schema: {
+                  type: 'object',
+                  required: ['ok', 'out'],
+                  properties: { ok: { type: 'boolean', enum: [true] }, out: { type: 'object' } }
+                }
               }
             }
           },
@@ -39,7 +46,11 @@ function document() {
     };
   return {
     openapi: '3.0.3',
-    info: { title: 'Nemrik calculations', version: '1', description: 'Pure calculations for timing work, in base units.' },
+    info: {
+      title: 'Nemrik calculations',
+      version: '1',
+      description: 'Pure calculations for timing work, in base units.'
+    },
     paths,
     components: { schemas: { Refusal: errorSchema } }
   };

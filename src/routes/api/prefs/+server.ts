@@ -13,7 +13,11 @@ const body = z.strictObject({
 export const POST = api(async (event: RequestEvent) => {
   const prefs = { ...event.locals.prefs, ...(await readBody(event, body)) };
   event.cookies.set('nemrik-prefs', JSON.stringify(prefs), {
-    path: '/', httpOnly: true, sameSite: 'lax', secure: event.url.protocol === 'https:', maxAge: 60 * 60 * 24 * 365
+    path: '/',
+    httpOnly: true,
+    sameSite: 'lax',
+    secure: event.url.protocol === 'https:',
+    maxAge: 60 * 60 * 24 * 365
   });
   return json({ ok: true, out: prefs });
 });

@@ -13,7 +13,12 @@
   const empty = $derived(dataSheetFields.filter((f) => !data.engine.values[f.name]));
   const conflicts = $derived(sheetConflicts(data.engine));
   const open = $derived(data.jobs.filter((j) => j.waits !== 'signed').length);
-  const headline = $derived(conflicts[0]?.message ?? (data.jobs.length === 0 ? `${data.engine.name}: no job yet` : `${data.engine.name}: ${open === 0 ? 'no job open' : open === 1 ? 'one job open' : `${open} jobs open`}`));
+  const headline = $derived(
+    conflicts[0]?.message ??
+      (data.jobs.length === 0
+        ? `${data.engine.name}: no job yet`
+        : `${data.engine.name}: ${open === 0 ? 'no job open' : open === 1 ? 'one job open' : `${open} jobs open`}`)
+  );
   async function entered() {
     entering = null;
     await invalidateAll();
@@ -26,23 +31,45 @@
   <div class="engine">
     <main id="main">
       <h1>{headline}</h1>
-      <p class="quiet">Data sheet, each value with its source. A correction is entered anew; the old value stays in the log.</p>
+      <p class="quiet">
+        Data sheet, each value with its source. A correction is entered anew; the old value stays in the log.
+      </p>
       <table>
-        <thead><tr><th>value</th><th class="n">given</th><th>source</th><th><span class="only-read">change</span></th></tr></thead>
+        <thead
+          ><tr><th>value</th><th class="n">given</th><th>source</th><th><span class="only-read">change</span></th></tr
+          ></thead
+        >
         <tbody>
           {#each filled as f (f.name)}
             <tr>
-              <td>{f.label}</td><td class="n strong">{givenText(data.engine.values[f.name]!)}</td><td class="quiet">{data.engine.values[f.name]!.source}</td>
-              <td class="n"><button class="link" aria-label="Correct {f.label}" onclick={() => (entering = entering === f.name ? null : f.name)}>correct</button></td>
+              <td>{f.label}</td><td class="n strong">{givenText(data.engine.values[f.name]!)}</td><td class="quiet"
+                >{data.engine.values[f.name]!.source}</td
+              >
+              <td class="n"
+                ><button
+                  class="link"
+                  aria-label="Correct {f.label}"
+                  onclick={() => (entering = entering === f.name ? null : f.name)}>correct</button
+                ></td
+              >
             </tr>
-            {#if entering === f.name}<tr><td colspan="4"><EnterValues engineId={data.engine.id} names={[f.name]} prefs={data.prefs} onentered={entered} /></td></tr>{/if}
+            {#if entering === f.name}<tr
+                ><td colspan="4"
+                  ><EnterValues engineId={data.engine.id} names={[f.name]} prefs={data.prefs} onentered={entered} /></td
+                ></tr
+              >{/if}
           {/each}
         </tbody>
       </table>
       {#if empty.length}
         <details>
           <summary>{empty.length} values are not on the sheet</summary>
-          <EnterValues engineId={data.engine.id} names={empty.map((f) => f.name)} prefs={data.prefs} onentered={entered} />
+          <EnterValues
+            engineId={data.engine.id}
+            names={empty.map((f) => f.name)}
+            prefs={data.prefs}
+            onentered={entered}
+          />
         </details>
       {/if}
     </main>
@@ -51,14 +78,25 @@
       <h2>{data.jobs.length ? 'Jobs' : 'No jobs yet'}</h2>
       <ol>
         {#each data.jobs as j (j.id)}
-          <li><a href="/jobs/{j.id}">{j.title}</a><span class="quiet">{dateText(j.openedAt)}, {j.waits === 'signed' ? 'done' : `${j.done ?? 0} of ${j.total ?? 0} steps`} · <a href="/jobs/{j.id}/card">card</a></span></li>
+          <li>
+            <a href="/jobs/{j.id}">{j.title}</a><span class="quiet"
+              >{dateText(j.openedAt)}, {j.waits === 'signed' ? 'done' : `${j.done ?? 0} of ${j.total ?? 0} steps`} ·
+              <a href="/jobs/{j.id}/card">card</a></span
+            >
+          </li>
         {/each}
       </ol>
       {#if data.marks.length}
         <h2>Mark’s error at true TDC</h2>
         <table>
           <thead><tr><th>job of</th><th class="n">mark reads</th><th class="n">± (two u)</th></tr></thead>
-          <tbody>{#each data.marks as m (m.jobId)}<tr><td>{dateText(m.at)}</td><td class="n strong">{Math.abs(m.value).toFixed(2)}° {m.value > 0 ? 'early' : 'late'}</td><td class="n">{m.u === null ? '' : `${(2 * m.u).toFixed(2)}°`}</td></tr>{/each}</tbody>
+          <tbody
+            >{#each data.marks as m (m.jobId)}<tr
+                ><td>{dateText(m.at)}</td><td class="n strong"
+                  >{Math.abs(m.value).toFixed(2)}° {m.value > 0 ? 'early' : 'late'}</td
+                ><td class="n">{m.u === null ? '' : `${(2 * m.u).toFixed(2)}°`}</td></tr
+              >{/each}</tbody
+          >
         </table>
       {/if}
     </aside>

@@ -25,7 +25,8 @@ export const actions: Actions = {
     for (const f of dataSheetFields) {
       const given = (sent[`v.${f.name}`] ?? '').trim();
       if (given === '') continue;
-      if (parsed.data.source === '') return refuse('Say where the values come from: a number is usable only with its source.', 'source');
+      if (parsed.data.source === '')
+        return refuse('Say where the values come from: a number is usable only with its source.', 'source');
       const unit = sent[`u.${f.name}`] ?? null;
       const read = parseSheetValue(f.name, given, unit);
       if (!read.ok) return refuse(read.error.message, f.name);

@@ -16,11 +16,45 @@
   <main id="main">
     <h1>Enter an engine and what its data sheet says</h1>
     <p class="quiet">Leave out what is not known: a step asks for it when it needs it. Nothing is assumed.</p>
-    <form method="post" use:enhance={() => ({ update }) => update({ reset: false })}>
+    <form
+      method="post"
+      use:enhance={() =>
+        ({ update }) =>
+          update({ reset: false })}
+    >
       {#if form?.message}<p class="problem" role="alert">{form.message}</p>{/if}
-      <div class="pair"><label for="name">Name</label><input id="name" name="name" class="field" value={sent.name ?? ''} maxlength="80" required aria-invalid={form?.path === 'name'} /></div>
-      <div class="pair"><label for="summary">In a few words</label><input id="summary" name="summary" class="field" value={sent.summary ?? ''} maxlength="200" placeholder="four-cylinder petrol" /></div>
-      <div class="pair"><label for="source">Source of the values</label><input id="source" name="source" class="field" value={sent.source ?? ''} maxlength="200" placeholder="works card, plate, measured" aria-invalid={form?.path === 'source'} /></div>
+      <div class="pair">
+        <label for="name">Name</label><input
+          id="name"
+          name="name"
+          class="field"
+          value={sent.name ?? ''}
+          maxlength="80"
+          required
+          aria-invalid={form?.path === 'name'}
+        />
+      </div>
+      <div class="pair">
+        <label for="summary">In a few words</label><input
+          id="summary"
+          name="summary"
+          class="field"
+          value={sent.summary ?? ''}
+          maxlength="200"
+          placeholder="four-cylinder petrol"
+        />
+      </div>
+      <div class="pair">
+        <label for="source">Source of the values</label><input
+          id="source"
+          name="source"
+          class="field"
+          value={sent.source ?? ''}
+          maxlength="200"
+          placeholder="works card, plate, measured"
+          aria-invalid={form?.path === 'source'}
+        />
+      </div>
       <div class="groups">
         {#each groups as g (g)}
           <fieldset>
@@ -31,14 +65,28 @@
                 {#if f.kind === 'choice'}
                   <select id="v.{f.name}" name="v.{f.name}" class="field">
                     <option value=""></option>
-                    {#each f.choices! as c (c.id)}<option value={c.id} selected={sent[`v.${f.name}`] === c.id}>{c.label}</option>{/each}
+                    {#each f.choices! as c (c.id)}<option value={c.id} selected={sent[`v.${f.name}`] === c.id}
+                        >{c.label}</option
+                      >{/each}
                   </select>
                 {:else}
-                  <input id="v.{f.name}" name="v.{f.name}" class="field" value={sent[`v.${f.name}`] ?? ''} placeholder={f.example} autocomplete="off" aria-invalid={form?.path === f.name} aria-describedby={f.help ? `help-${f.name}` : undefined} />
+                  <input
+                    id="v.{f.name}"
+                    name="v.{f.name}"
+                    class="field"
+                    value={sent[`v.${f.name}`] ?? ''}
+                    placeholder={f.example}
+                    autocomplete="off"
+                    aria-invalid={form?.path === f.name}
+                    aria-describedby={f.help ? `help-${f.name}` : undefined}
+                  />
                 {/if}
                 {#if unitsFor(f.quantity).length}
                   <select name="u.{f.name}" class="field" aria-label="Unit of {f.label}">
-                    {#each unitsFor(f.quantity) as u (u)}<option value={u} selected={u === (sent[`u.${f.name}`] ?? defaultUnit(f.quantity))}>{u}</option>{/each}
+                    {#each unitsFor(f.quantity) as u (u)}<option
+                        value={u}
+                        selected={u === (sent[`u.${f.name}`] ?? defaultUnit(f.quantity))}>{u}</option
+                      >{/each}
                   </select>
                 {:else if f.quantity === 'angle' || f.quantity === 'timing'}<span class="quiet">°</span>{/if}
                 {#if f.help}<span class="help" id="help-{f.name}">{f.help}</span>{/if}

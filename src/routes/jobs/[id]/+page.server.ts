@@ -15,6 +15,7 @@ export const load: PageServerLoad = ({ params }) => orError(jobPage(params.id));
 async function jobPage(id: string) {
   if (!uuid.safeParse(id).success) throw new Refusal(404, 'not-found', 'There is no such job.');
   const [job, log, tray] = await Promise.all([jobById(id), logOf(id), gauges()]);
-  if (!sheetOf(job.sheet)) throw new Refusal(409, 'no-such-sheet', 'This job\u2019s run sheet is not known to this version.');
+  if (!sheetOf(job.sheet))
+    throw new Refusal(409, 'no-such-sheet', 'This job\u2019s run sheet is not known to this version.');
   return { job, log, gauges: tray, engine: await engineById(job.engineId) };
 }

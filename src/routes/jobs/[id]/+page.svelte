@@ -13,7 +13,10 @@
   let { data } = $props();
   // one session for the life of the page; a navigation to another job makes a new page (see the key in the layout)
   // svelte-ignore state_referenced_locally
-  const session = new JobSession({ jobId: data.job.id, sheetId: data.job.sheet, engine: data.engine, log: data.log, gauges: data.gauges }, () => data.person);
+  const session = new JobSession(
+    { jobId: data.job.id, sheetId: data.job.sheet, engine: data.engine, log: data.log, gauges: data.gauges },
+    () => data.person
+  );
   // svelte-ignore state_referenced_locally
   let viewEnd = $state(data.prefs.view);
   const prefs = $derived({ ...data.prefs, view: viewEnd });
@@ -31,7 +34,11 @@
 
   function setView(v: 'front' | 'rear') {
     viewEnd = v;
-    void fetch('/api/prefs', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ view: v }) }).catch(() => {});
+    void fetch('/api/prefs', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ view: v })
+    }).catch(() => {});
   }
   async function ask(asking: Asking, text = '') {
     line.open(asking, text);
@@ -95,7 +102,8 @@
   }
   function note(v: StepView): string {
     const n = session.readings(v.step.id).length;
-    if (v.step.surface === 'tdc' && now.tdc.rows.length) return `${now.tdc.rows.length} ${now.tdc.rows.length === 1 ? 'pair' : 'pairs'} taken`;
+    if (v.step.surface === 'tdc' && now.tdc.rows.length)
+      return `${now.tdc.rows.length} ${now.tdc.rows.length === 1 ? 'pair' : 'pairs'} taken`;
     return n ? `${n} ${n === 1 ? 'reading' : 'readings'}` : '';
   }
 </script>
@@ -103,14 +111,27 @@
 <svelte:head><title>{data.job.engineName}: {session.sheet.short} · Nemrik</title></svelte:head>
 
 <Frame {keys} onkey={key}>
-  {#snippet subject()}<b>{data.job.engineName}</b> · {session.sheet.short}{#if data.job.promisedOn}&nbsp;· for {data.job.promisedOn}{/if}{/snippet}
+  {#snippet subject()}<b>{data.job.engineName}</b> · {session.sheet.short}{#if data.job.promisedOn}&nbsp;· for {data.job
+        .promisedOn}{/if}{/snippet}
   <div class="job">
-    <Spine steps={now.steps} current={now.current} selected={view.selected.step.id} {note} onselect={(id) => (view.picked = id)} />
+    <Spine
+      steps={now.steps}
+      current={now.current}
+      selected={view.selected.step.id}
+      {note}
+      onselect={(id) => (view.picked = id)}
+    />
     <WorkSurface {session} {view} {line} {prefs} ondone={done} onask={ask} onundo={undo} />
     <StatePanel {session} {view} {prefs} onview={setView} />
   </div>
   {#snippet foot()}
-    <ReadingLine {line} {session} stepTitle={view.selected.step.title} bind:field onlogged={() => (spoken = 'Logged.')} />
+    <ReadingLine
+      {line}
+      {session}
+      stepTitle={view.selected.step.title}
+      bind:field
+      onlogged={() => (spoken = 'Logged.')}
+    />
   {/snippet}
 </Frame>
 <div class="only-read" aria-live="polite">{spoken} {session.announcement}</div>

@@ -10,7 +10,12 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url }) => ({
   engines: (await orError(engines())).map((e) => ({ id: e.id, name: e.name, summary: e.summary })),
-  sheets: runSheets.map((s) => ({ id: s.id, title: s.title, steps: s.steps.length, minutes: s.steps.reduce((t, x) => t + x.minutes, 0) })),
+  sheets: runSheets.map((s) => ({
+    id: s.id,
+    title: s.title,
+    steps: s.steps.length,
+    minutes: s.steps.reduce((t, x) => t + x.minutes, 0)
+  })),
   chosen: url.searchParams.get('engine')
 });
 
@@ -31,7 +36,8 @@ export const actions: Actions = {
       id = await openJob(parsed.data.engine, parsed.data.sheet, parsed.data.promised || null, by);
     } catch (e) {
       if (e instanceof Refusal) return fail(e.status, { message: e.message, sent });
-      if ((e as { code?: string }).code === '23503') return fail(422, { message: 'That engine is not here any more: choose another.', sent });
+      if ((e as { code?: string }).code === '23503')
+        return fail(422, { message: 'That engine is not here any more: choose another.', sent });
       throw e;
     }
     redirect(303, `/jobs/${id}`);

@@ -15,12 +15,21 @@
       <form method="post" use:enhance>
         <label for="engine">On which engine</label>
         <select id="engine" name="engine" class="field" required>
-          {#each data.engines as e (e.id)}<option value={e.id} selected={e.id === (sent.engine ?? data.chosen)}>{e.name}{e.summary ? `, ${e.summary}` : ''}</option>{/each}
+          {#each data.engines as e (e.id)}<option value={e.id} selected={e.id === (sent.engine ?? data.chosen)}
+              >{e.name}{e.summary ? `, ${e.summary}` : ''}</option
+            >{/each}
         </select>
         <fieldset>
           <legend>What is to be done</legend>
           {#each data.sheets as s, k (s.id)}
-            <label class="choice"><input type="radio" name="sheet" value={s.id} checked={sent.sheet ? sent.sheet === s.id : k === 0} /> <span><b>{s.title}</b><br /><span class="quiet small">{s.steps} steps, about {Math.round(s.minutes / 30) / 2} hours with access made</span></span></label>
+            <label class="choice"
+              ><input type="radio" name="sheet" value={s.id} checked={sent.sheet ? sent.sheet === s.id : k === 0} />
+              <span
+                ><b>{s.title}</b><br /><span class="quiet small"
+                  >{s.steps} steps, about {Math.round(s.minutes / 30) / 2} hours with access made</span
+                ></span
+              ></label
+            >
           {/each}
         </fieldset>
         <label for="promised">Promised for <span class="quiet">(may stay open)</span></label>

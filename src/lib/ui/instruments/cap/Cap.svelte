@@ -19,14 +19,18 @@
   const first = $derived(firstBearing ?? 0);
   const towers = $derived(terminals(order, rotor, first, firingDeg, ratio));
   const runs = $derived(turnArrow(rotor, 215, 40, CENTRE.radius + 16));
-  const move = $derived(housing && housing.turn !== 'none' ? turnArrow(housing.turn, 60, 50, CENTRE.radius + 20) : null);
+  const move = $derived(
+    housing && housing.turn !== 'none' ? turnArrow(housing.turn, 60, 50, CENTRE.radius + 20) : null
+  );
   const size = $derived(order.length > 8 ? 10 : 13);
 </script>
 
 <svg
   viewBox="0 0 {SIZE.width} {SIZE.height}"
   role="img"
-  aria-label="Cap from above: terminals {order.join(', ')} in firing order, rotor runs {rotor === 'cw' ? 'clockwise' : 'anticlockwise'}{housing ? `; ${housing.text}` : ''}"
+  aria-label="Cap from above: terminals {order.join(', ')} in firing order, rotor runs {rotor === 'cw'
+    ? 'clockwise'
+    : 'anticlockwise'}{housing ? `; ${housing.text}` : ''}"
 >
   <text x={CENTRE.cx} y="15" class="label">front of engine</text>
   <path d="M{CENTRE.cx} 21v14M{CENTRE.cx - 4} 30l4 5 4-5" class="line" />
@@ -37,7 +41,14 @@
     <circle cx={p.x} cy={p.y} r={size} class="tower" class:first={k === 0} />
     <text x={p.x} y={p.y + 5} class="number" class:first={k === 0}>{t.cylinder}</text>
   {/each}
-  <path d={ROTOR} class="rotor" class:assumed={rotorBearing === null} transform="translate({CENTRE.cx} {CENTRE.cy}) rotate({rotorBearing ?? first}) scale(1 {rotorBearing === null ? 0.72 : 0.72})" />
+  <path
+    d={ROTOR}
+    class="rotor"
+    class:assumed={rotorBearing === null}
+    transform="translate({CENTRE.cx} {CENTRE.cy}) rotate({rotorBearing ?? first}) scale(1 {rotorBearing === null
+      ? 0.72
+      : 0.72})"
+  />
   <circle cx={CENTRE.cx} cy={CENTRE.cy} r="13" class="body" />
   <circle cx={CENTRE.cx} cy={CENTRE.cy} r="3" class="hub" />
   <path d={runs.d} class="line second" />

@@ -26,7 +26,13 @@ export interface Terminal {
  * Where each cylinder's terminal stands when number one's is at `first`: in firing order, in the rotor's direction,
  * evenly or at the firing angles of an uneven engine.
  */
-export function terminals(order: readonly number[], rotor: 'cw' | 'ccw', first: number, firingDeg?: readonly number[], ratio = 0.5): Terminal[] {
+export function terminals(
+  order: readonly number[],
+  rotor: 'cw' | 'ccw',
+  first: number,
+  firingDeg?: readonly number[],
+  ratio = 0.5
+): Terminal[] {
   const s = rotor === 'cw' ? 1 : -1;
   return order.map((cylinder, k) => {
     const step = firingDeg ? firingDeg[k]! * ratio : (k * 360) / order.length;
@@ -43,5 +49,8 @@ export function turnArrow(turn: 'cw' | 'ccw', middle: number, span: number, r: n
   const to = middle + span / 2;
   const end = turn === 'cw' ? to : from;
   const p = bearingPoint(end, r);
-  return { d: bearingArc(from, to, r), head: `translate(${at(p.x)} ${at(p.y)}) rotate(${at(end + (turn === 'cw' ? 0 : 180))})` };
+  return {
+    d: bearingArc(from, to, r),
+    head: `translate(${at(p.x)} ${at(p.y)}) rotate(${at(end + (turn === 'cw' ? 0 : 180))})`
+  };
 }

@@ -29,13 +29,35 @@
   const after = $derived(marks.filter((m) => m.label === 'after'));
 </script>
 
-<svg viewBox="0 0 {SIZE.width} {SIZE.height}" role="img" aria-label="Piston and dial: {depthText ?? 'no depth read yet'}; {dwellLabel ?? ''}">
+<svg
+  viewBox="0 0 {SIZE.width} {SIZE.height}"
+  role="img"
+  aria-label="Piston and dial: {depthText ?? 'no depth read yet'}; {dwellLabel ?? ''}"
+>
   {#if dwellDeg !== null}<path d={sector(l, -half, half, l.crank * 1.5)} class="dwell" />{/if}
   <circle cx={l.cx} cy={l.cy} r={l.crank} class="thin" />
-  {#each marks as m, k (k)}<path d={ray(l, m.deg, runs, l.crank * 0.3, l.crank * 1.5)} class="mark" class:latest={k >= marks.length - 2} />{/each}
-  {#if before.length}<text x={l.cx - runs * 34} y={l.cy - l.crank * 1.42} class="label" text-anchor={runs > 0 ? 'end' : 'start'}>before</text>{/if}
-  {#if after.length}<text x={l.cx + runs * 34} y={l.cy - l.crank * 1.42} class="label" text-anchor={runs > 0 ? 'start' : 'end'}>after</text>{/if}
-  <path d="M{l.cx - 52} {l.crownTop - 12}V{l.cy - 84}M{l.cx + 52} {l.crownTop - 12}V{l.cy - 84}M{l.cx - 52} {l.crownTop - 12}H{l.cx - 9}M{l.cx + 9} {l.crownTop - 12}H{l.cx + 52}" class="wall" />
+  {#each marks as m, k (k)}<path
+      d={ray(l, m.deg, runs, l.crank * 0.3, l.crank * 1.5)}
+      class="mark"
+      class:latest={k >= marks.length - 2}
+    />{/each}
+  {#if before.length}<text
+      x={l.cx - runs * 34}
+      y={l.cy - l.crank * 1.42}
+      class="label"
+      text-anchor={runs > 0 ? 'end' : 'start'}>before</text
+    >{/if}
+  {#if after.length}<text
+      x={l.cx + runs * 34}
+      y={l.cy - l.crank * 1.42}
+      class="label"
+      text-anchor={runs > 0 ? 'start' : 'end'}>after</text
+    >{/if}
+  <path
+    d="M{l.cx - 52} {l.crownTop - 12}V{l.cy - 84}M{l.cx + 52} {l.crownTop - 12}V{l.cy - 84}M{l.cx - 52} {l.crownTop -
+      12}H{l.cx - 9}M{l.cx + 9} {l.crownTop - 12}H{l.cx + 52}"
+    class="wall"
+  />
   <g transform="translate(0 {p.crownY})">
     <rect x={l.cx - 48} y="0" width="96" height="58" class="part" />
     <path d="M{l.cx - 48} 8h96M{l.cx - 48} 14h96" class="thin ring" />
@@ -53,12 +75,16 @@
   <circle cx={face.cx} cy={face.cy} r="2.6" class="hub" />
   {#if depthText}
     {@const gx = l.cx + 68}
-    <path d="M{l.cx + 54} {l.crownTop}H{gx + 8}M{l.cx + 54} {p.crownY}H{gx + 8}M{gx} {l.crownTop}V{p.crownY}" class="depth" />
+    <path
+      d="M{l.cx + 54} {l.crownTop}H{gx + 8}M{l.cx + 54} {p.crownY}H{gx + 8}M{gx} {l.crownTop}V{p.crownY}"
+      class="depth"
+    />
     <text x={gx + 14} y={(l.crownTop + p.crownY) / 2 + 1} class="depth-text">{depthText}</text>
     <text x={gx + 14} y={(l.crownTop + p.crownY) / 2 + 17} class="label small">down (drawn × {l.magnify})</text>
   {/if}
   {#if dwellLabel}
-    {#each dwellLabel.split('\n') as line, k (k)}<text x={l.cx + 64} y={l.cy - 8 + k * 17} class="unsure">{line}</text>{/each}
+    {#each dwellLabel.split('\n') as line, k (k)}<text x={l.cx + 64} y={l.cy - 8 + k * 17} class="unsure">{line}</text
+      >{/each}
   {/if}
 </svg>
 

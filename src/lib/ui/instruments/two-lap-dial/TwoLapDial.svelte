@@ -52,7 +52,10 @@
   let svg: SVGSVGElement;
   const local = (e: PointerEvent) => {
     const box = svg.getBoundingClientRect();
-    return { x: ((e.clientX - box.left) / box.width) * SIZE.width, y: ((e.clientY - box.top) / box.height) * SIZE.height };
+    return {
+      x: ((e.clientX - box.left) / box.width) * SIZE.width,
+      y: ((e.clientY - box.top) / box.height) * SIZE.height
+    };
   };
 
   function down(e: PointerEvent) {
@@ -136,11 +139,21 @@
   {/if}
   <text x={shape.cx} y="16" class="place strong">{cycleDeg === 720 ? 'TDC, fires' : 'TDC'}</text>
   {#if cycleDeg === 720}
-    <text x={shape.cx} y={shape.cy - 45} class="place strong second">TDC, overlap</text>
-    <text class="place second" transform="translate({lapPoint(shape, -52, 19).x} {lapPoint(shape, -52, 19).y}) rotate(-52)">compression</text>
-    <text class="place second" transform="translate({lapPoint(shape, 52, 19).x} {lapPoint(shape, 52, 19).y}) rotate(52)">power</text>
-    <text class="place second" transform="translate({lapPoint(shape, 276, -30).x} {lapPoint(shape, 276, -30).y}) rotate(-84)">exhaust</text>
-    <text class="place second" transform="translate({lapPoint(shape, 444, -30).x} {lapPoint(shape, 444, -30).y}) rotate(84)">intake</text>
+    <text
+      class="place second"
+      transform="translate({lapPoint(shape, -52, 19).x} {lapPoint(shape, -52, 19).y}) rotate(-52)">compression</text
+    >
+    <text class="place second" transform="translate({lapPoint(shape, 52, 19).x} {lapPoint(shape, 52, 19).y}) rotate(52)"
+      >power</text
+    >
+    <text
+      class="place second"
+      transform="translate({lapPoint(shape, 276, -30).x} {lapPoint(shape, 276, -30).y}) rotate(-84)">exhaust</text
+    >
+    <text
+      class="place second"
+      transform="translate({lapPoint(shape, 444, -30).x} {lapPoint(shape, 444, -30).y}) rotate(84)">intake</text
+    >
   {/if}
   <text x={shape.cx} y={SIZE.height - 12} class="place second">bottom</text>
   {#if shown !== null}
@@ -157,13 +170,15 @@
     {/if}
     <circle cx={shape.cx} cy={shape.cy} r="5.5" class="hub" />
   {/if}
+  {#if cycleDeg === 720}<text x={shape.cx} y={shape.cy - 38} class="place strong second halo">TDC, overlap</text>{/if}
 </svg>
 
 <style>
   svg {
     display: block;
     width: 100%;
-    max-width: 340px;
+    max-width: 324px;
+    flex-shrink: 0;
     margin: 0 auto;
     touch-action: none;
   }
@@ -230,6 +245,11 @@
   }
   .place.second {
     fill: var(--ink-2);
+  }
+  .place.halo {
+    paint-order: stroke;
+    stroke: var(--lap-inner);
+    stroke-width: 4px;
   }
   .pointer {
     stroke: var(--ink);

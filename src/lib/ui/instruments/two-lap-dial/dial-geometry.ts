@@ -15,7 +15,13 @@ export interface DialShape {
 }
 
 export const SIZE = { width: 320, height: 312 };
-export const shapeFor = (cycleDeg: 720 | 360): DialShape => ({ cycleDeg, cx: 160, cy: 163, radius: 106, spread: cycleDeg === 720 ? 27 : 0 });
+export const shapeFor = (cycleDeg: 720 | 360): DialShape => ({
+  cycleDeg,
+  cx: 160,
+  cy: 163,
+  radius: 106,
+  spread: cycleDeg === 720 ? 27 : 0
+});
 
 export function lapRadius(s: DialShape, theta: number): number {
   return s.radius + (s.spread * Math.tanh(3.4 * Math.cos(rad(theta) / 2))) / Math.tanh(3.4);

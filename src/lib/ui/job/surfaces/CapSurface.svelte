@@ -9,7 +9,12 @@
   import type { JobSession } from '../session.svelte.ts';
   import Readings from './Readings.svelte';
 
-  let { session, stepId, prefs, onamend }: { session: JobSession; stepId: string; prefs: Prefs; onamend: (r: Reading) => void } = $props();
+  let {
+    session,
+    stepId,
+    prefs,
+    onamend
+  }: { session: JobSession; stepId: string; prefs: Prefs; onamend: (r: Reading) => void } = $props();
   const engine = $derived(session.engine);
   const order = $derived(listOf(engine, 'firingOrder'));
   const rotor = $derived(choiceOf(engine, 'rotorDirection') as 'cw' | 'ccw' | undefined);
@@ -32,15 +37,24 @@
     <Readings {session} {stepId} {prefs} {onamend} />
     {#if off !== null}
       <p class="finding">
-        The rotor stands {Math.abs(off).toFixed(0)}° {off === 0 ? 'on' : off > 0 ? 'clockwise of' : 'anticlockwise of'} number one’s tower{#if teeth}; half a tooth is {(180 / teeth).toFixed(1)}°{/if}.
-        {#if teeth && Math.abs(off) > 180 / teeth}<b>More than half a tooth: lift, move one tooth {off > 0 ? 'anticlockwise' : 'clockwise'}, let down again.</b>{:else if teeth}<b>Within half a tooth.</b>{/if}
+        The rotor stands {Math.abs(off).toFixed(0)}° {off === 0 ? 'on' : off > 0 ? 'clockwise of' : 'anticlockwise of'} number
+        one’s tower{#if teeth}; half a tooth is {(180 / teeth).toFixed(1)}°{/if}.
+        {#if teeth && Math.abs(off) > 180 / teeth}<b
+            >More than half a tooth: lift, move one tooth {off > 0 ? 'anticlockwise' : 'clockwise'}, let down again.</b
+          >{:else if teeth}<b>Within half a tooth.</b>{/if}
       </p>
     {/if}
     {#if tower && towers.length}
       <table>
         <caption class="only-read">Towers in firing order</caption>
         <thead><tr><th>fires</th><th class="n">tower at</th><th class="n">clock</th></tr></thead>
-        <tbody>{#each towers as t (t.cylinder)}<tr><td>cylinder {t.cylinder}</td><td class="n">{t.bearing.toFixed(0)}°</td><td class="n">{formatClock(t.bearing)}</td></tr>{/each}</tbody>
+        <tbody
+          >{#each towers as t (t.cylinder)}<tr
+              ><td>cylinder {t.cylinder}</td><td class="n">{t.bearing.toFixed(0)}°</td><td class="n"
+                >{formatClock(t.bearing)}</td
+              ></tr
+            >{/each}</tbody
+        >
       </table>
     {/if}
   </div>

@@ -3,7 +3,9 @@
   let { session }: { session: JobSession } = $props();
   const state = $derived(session.state);
   const skipped = $derived(state.steps.filter((s) => s.state === 'skipped'));
-  const left = $derived(state.steps.filter((s) => ['open', 'blocked', 'repeat'].includes(s.state) && s.step.surface !== 'close'));
+  const left = $derived(
+    state.steps.filter((s) => ['open', 'blocked', 'repeat'].includes(s.state) && s.step.surface !== 'close')
+  );
 </script>
 
 <table>
@@ -12,12 +14,21 @@
   <tbody>
     {#each left as s (s.step.id)}<tr><td>{s.step.title}</td><td class="quiet">not done</td></tr>{/each}
     {#each skipped as s (s.step.id)}<tr><td>{s.step.title}</td><td>skipped: {s.mark!.reason}</td></tr>{/each}
-    {#each state.replayed.overrides as o (o.id)}<tr><td>{state.steps.find((s) => s.step.id === o.step)?.step.title}</td><td>overruled: {o.reason}</td></tr>{/each}
+    {#each state.replayed.overrides as o (o.id)}<tr
+        ><td>{state.steps.find((s) => s.step.id === o.step)?.step.title}</td><td>overruled: {o.reason}</td></tr
+      >{/each}
     {#each state.replayed.remarks as r (r.id)}<tr><td>remark</td><td>{r.text}</td></tr>{/each}
   </tbody>
 </table>
-{#if !left.length && !skipped.length && !state.replayed.overrides.length && !state.replayed.remarks.length}<p class="quiet">Nothing stays open.</p>{/if}
-<p class="card"><a class="button" href="/jobs/{session.jobId}/card">Job card</a> <a class="button" href="/jobs/{session.jobId}/card.pdf">as PDF</a></p>
+{#if !left.length && !skipped.length && !state.replayed.overrides.length && !state.replayed.remarks.length}<p
+    class="quiet"
+  >
+    Nothing stays open.
+  </p>{/if}
+<p class="card">
+  <a class="button" href="/jobs/{session.jobId}/card">Job card</a>
+  <a class="button" href="/jobs/{session.jobId}/card.pdf">as PDF</a>
+</p>
 
 <style>
   table {

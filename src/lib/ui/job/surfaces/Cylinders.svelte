@@ -5,29 +5,52 @@
 
   let { engine, place }: { engine: Engine; place: CrankPlace } = $props();
   const valves = $derived.by(() => {
-    const [ivoBtdc, ivcAbdc, evoBbdc, evcAtdc] = ['ivoBtdc', 'ivcAbdc', 'evoBbdc', 'evcAtdc'].map((n) => numberOf(engine, n));
-    return ivoBtdc === undefined || ivcAbdc === undefined || evoBbdc === undefined || evcAtdc === undefined ? null : { ivoBtdc, ivcAbdc, evoBbdc, evcAtdc };
+    const [ivoBtdc, ivcAbdc, evoBbdc, evcAtdc] = ['ivoBtdc', 'ivcAbdc', 'evoBbdc', 'evcAtdc'].map((n) =>
+      numberOf(engine, n)
+    );
+    return ivoBtdc === undefined || ivcAbdc === undefined || evoBbdc === undefined || evcAtdc === undefined
+      ? null
+      : { ivoBtdc, ivcAbdc, evoBbdc, evcAtdc };
   });
   const four = $derived(cycleDegOf(engine) === 720);
   const state = $derived.by(() => {
     const offsetsDeg = listOf(engine, 'firingOffsets');
-    return cycleState({ cycleDeg: cycleDegOf(engine), firingOrder: listOf(engine, 'firingOrder')!, crankDeg: place.crankDeg!, ...(offsetsDeg ? { offsetsDeg } : {}), ...(valves ? { valves } : {}) });
+    return cycleState({
+      cycleDeg: cycleDegOf(engine),
+      firingOrder: listOf(engine, 'firingOrder')!,
+      crankDeg: place.crankDeg!,
+      ...(offsetsDeg ? { offsetsDeg } : {}),
+      ...(valves ? { valves } : {})
+    });
   });
-  const valve = (c: (typeof state.cylinders)[number]) => (c.overlap ? 'both open, rocking' : c.intake ? 'inlet open' : c.exhaust ? 'exhaust open' : 'both closed');
+  const valve = (c: (typeof state.cylinders)[number]) =>
+    c.overlap ? 'both open, rocking' : c.intake ? 'inlet open' : c.exhaust ? 'exhaust open' : 'both closed';
 </script>
 
 {#if place.strokeKnown}
   <table>
-    <caption class="small quiet">Every cylinder where the crank stands now{four && !valves ? '; valves of a generic camshaft' : ''}</caption>
-    <thead><tr><th>cylinder</th><th>stroke</th>{#if four}<th>valves</th>{/if}<th class="n">after its TDC</th></tr></thead>
+    <caption class="small quiet"
+      >Every cylinder where the crank stands now{four && !valves ? '; valves of a generic camshaft' : ''}</caption
+    >
+    <thead
+      ><tr
+        ><th>cylinder</th><th>stroke</th>{#if four}<th>valves</th>{/if}<th class="n">after its TDC</th></tr
+      ></thead
+    >
     <tbody>
       {#each state.cylinders as c (c.cylinder)}
-        <tr><td>{c.cylinder}</td><td>{c.stroke === 'down' ? 'going down' : c.stroke === 'up' ? 'coming up' : c.stroke}</td>{#if four}<td>{valve(c)}</td>{/if}<td class="n">{c.phaseDeg.toFixed(1)}°</td></tr>
+        <tr
+          ><td>{c.cylinder}</td><td
+            >{c.stroke === 'down' ? 'going down' : c.stroke === 'up' ? 'coming up' : c.stroke}</td
+          >{#if four}<td>{valve(c)}</td>{/if}<td class="n">{c.phaseDeg.toFixed(1)}°</td></tr
+        >
       {/each}
     </tbody>
   </table>
   <p class="small quiet">
-    Next to fire: cylinder {state.next.cylinder} in {state.next.inDeg.toFixed(1)}°.{#if state.companion !== null}&nbsp;Companion of number one: {state.companion}.{/if}
+    Next to fire: cylinder {state.next.cylinder} in {state.next.inDeg.toFixed(
+      1
+    )}°.{#if state.companion !== null}&nbsp;Companion of number one: {state.companion}.{/if}
   </p>
 {:else}
   <p class="small quiet">Strokes of the other cylinders follow once number one’s is proved.</p>

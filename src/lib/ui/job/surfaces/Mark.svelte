@@ -10,7 +10,13 @@
   let { session, prefs }: { session: JobSession; prefs: Prefs } = $props();
   const mark = $derived(session.state.mark);
   const damper = $derived(numberOf(session.engine, 'damperDiameterMm'));
-  const arcMm = $derived(mark && damper ? Math.abs(wheelTicks({ diameterMm: damper, fromDeg: mark.errorDeg, toDeg: mark.errorDeg, stepDeg: 1 }).ticks[0]!.arcMm) : null);
+  const arcMm = $derived(
+    mark && damper
+      ? Math.abs(
+          wheelTicks({ diameterMm: damper, fromDeg: mark.errorDeg, toDeg: mark.errorDeg, stepDeg: 1 }).ticks[0]!.arcMm
+        )
+      : null
+  );
   const help = $derived.by(() => {
     if (!mark) return '';
     const side = mark.errorDeg > 0 ? 'advanced' : 'retarded';
@@ -22,8 +28,16 @@
 
 {#if mark}
   <div class="mark">
-    <Result value="{Math.abs(mark.errorDeg).toFixed(2)}° {mark.errorDeg > 0 ? 'early' : mark.errorDeg < 0 ? 'late' : ''}" pm={words.plusMinus(mark.uDeg)} {help} />
-    <p class="small quiet">What the mark reads with the crank at true TDC: the wheel was zeroed on the mark and shows {session.state.tdc.found!.tdcWheelDeg.toFixed(2)}° there.</p>
+    <Result
+      value="{Math.abs(mark.errorDeg).toFixed(2)}° {mark.errorDeg > 0 ? 'early' : mark.errorDeg < 0 ? 'late' : ''}"
+      pm="{words.plusMinus(mark.uDeg)}°"
+      {help}
+    />
+    <p class="small quiet">
+      What the mark reads with the crank at true TDC: the wheel was zeroed on the mark and shows {session.state.tdc.found!.tdcWheelDeg.toFixed(
+        2
+      )}° there.
+    </p>
   </div>
 {:else}
   <p class="quiet">True TDC is not found yet, so the mark cannot be judged.</p>

@@ -22,7 +22,7 @@
 
   const target = $derived(session.state.targetBtdc);
   const plan = $derived(view.plan);
-  const moves = $derived(plan && target !== null ? words.planText(plan, prefs.view, target) : []);
+  const moves = $derived(plan && view.target ? words.planText(plan, prefs.view, view.target) : []);
   const stands = $derived(session.readings(stepId));
   const passed = $derived(plan && plan.steps.length === 2 && session.state.schools.overshoot.option === 'backUp');
 </script>
@@ -30,7 +30,9 @@
 {#if view.place.crankDeg === null}
   <p class="quiet">Where the crank stands is not known. Read the wheel and type it, or turn the dial to it.</p>
 {:else if !plan}
-  <p class="quiet">The turn cannot be worked out: the data sheet lacks the initial timing, the running direction or the drive’s slack.</p>
+  <p class="quiet">
+    The turn cannot be worked out: the data sheet lacks the initial timing, the running direction or the drive’s slack.
+  </p>
 {:else}
   <ol class="moves" data-testid="plan">
     {#each moves as m, k (k)}
@@ -42,22 +44,37 @@
     {/each}
   </ol>
   <p class="small quiet">
-    {#if passed}The mark is passed or slack must be taken up: going back well past it first, so that the last movement is forward.{/if}
+    {#if passed}The mark is passed or slack must be taken up: going back well past it first, so that the last movement
+      is forward.{/if}
     If you pass the target, that is an ordinary thing: read the wheel where you stand, type it, and the next move follows.
   </p>
 {/if}
 <div class="typed">
   <fieldset>
     <legend class="only-read">How the crank came to the place that is typed</legend>
-    <label><input type="radio" name="came" checked={line.prefer !== 'back'} onchange={() => (line.prefer = undefined)} /> the next figure was reached going forward</label>
-    <label><input type="radio" name="came" checked={line.prefer === 'back'} onchange={() => (line.prefer = 'back')} /> going back</label>
+    <label
+      ><input type="radio" name="came" checked={line.prefer !== 'back'} onchange={() => (line.prefer = undefined)} /> the
+      next figure was reached going forward</label
+    >
+    <label
+      ><input type="radio" name="came" checked={line.prefer === 'back'} onchange={() => (line.prefer = 'back')} /> going back</label
+    >
   </fieldset>
   {#if stands.length}
-    <p class="small">Stood at: {#each stands as r (r.id)}<span class="stood"><ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} /></span>{/each}</p>
+    <p class="small">
+      Stood at: {#each stands as r (r.id)}<span class="stood"
+          ><ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} /></span
+        >{/each}
+    </p>
   {/if}
 </div>
-{#if view.place.crankDeg !== null && listOf(session.engine, 'firingOrder')}<Cylinders engine={session.engine} place={view.place} />{/if}
-{#if target !== null}<p class="small quiet">Target {formatTiming(target, Number.isInteger(target) ? 0 : 1)}, {session.engine.values.staticBtdc?.source}.</p>{/if}
+{#if view.place.crankDeg !== null && listOf(session.engine, 'firingOrder')}<Cylinders
+    engine={session.engine}
+    place={view.place}
+  />{/if}
+{#if target !== null}<p class="small quiet">
+    Target {formatTiming(target, Number.isInteger(target) ? 0 : 1)}, {session.engine.values.staticBtdc?.source}.
+  </p>{/if}
 
 <style>
   .moves {

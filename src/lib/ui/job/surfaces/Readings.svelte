@@ -4,7 +4,12 @@
   import ReadingText from '../ReadingText.svelte';
   import type { JobSession } from '../session.svelte.ts';
 
-  let { session, stepId, prefs, onamend }: { session: JobSession; stepId: string; prefs: Prefs; onamend: (r: Reading) => void } = $props();
+  let {
+    session,
+    stepId,
+    prefs,
+    onamend
+  }: { session: JobSession; stepId: string; prefs: Prefs; onamend: (r: Reading) => void } = $props();
   const slots = $derived(session.sheet.steps.find((s) => s.id === stepId)?.slots ?? []);
   const readings = $derived(session.readings(stepId));
 </script>
@@ -17,7 +22,11 @@
       {#each slots as s (s.slot)}
         {@const mine = readings.filter((r) => r.slot === s.slot)}
         {#each mine as r (r.id)}
-          <tr><td>{s.label}</td><td class="n"><ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} /></td><td class="quiet">{r.by.name}</td></tr>
+          <tr
+            ><td>{s.label}</td><td class="n"
+              ><ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} /></td
+            ><td class="quiet">{r.by.name}</td></tr
+          >
         {:else}
           <tr><td>{s.label}</td><td class="n quiet" colspan="2">{s.required ? 'needed' : 'if it is read'}</td></tr>
         {/each}

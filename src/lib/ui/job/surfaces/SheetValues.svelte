@@ -12,7 +12,11 @@
   <thead><tr><th>value</th><th class="n">given</th><th>source</th></tr></thead>
   <tbody>
     {#each filled as f (f.name)}
-      <tr><td>{f.label}</td><td class="n">{givenText(session.engine.values[f.name]!)}</td><td class="quiet">{session.engine.values[f.name]!.source}</td></tr>
+      <tr
+        ><td>{f.label}</td><td class="n">{givenText(session.engine.values[f.name]!)}</td><td class="quiet"
+          >{session.engine.values[f.name]!.source}</td
+        ></tr
+      >
     {/each}
   </tbody>
 </table>

@@ -11,30 +11,50 @@
   let { session, view }: { session: JobSession; view: JobView } = $props();
 
   const order = $derived(listOf(session.engine, 'firingOrder') ?? []);
-  const companion = $derived(order.length ? cycleState({ cycleDeg: cycleDegOf(session.engine), firingOrder: order, crankDeg: 0 }).companion : null);
+  const companion = $derived(
+    order.length
+      ? cycleState({ cycleDeg: cycleDegOf(session.engine), firingOrder: order, crankDeg: 0 }).companion
+      : null
+  );
   const signs = $derived<[SignKind, string][]>([
     ['airPushedOut', 'Air is pushed out of number one\u2019s plug hole'],
     ['intakeJustClosed', 'Its inlet valve opened and has just closed'],
     ['bothValvesClosed', 'Both its rockers are slack'],
-    ['companionRocking', companion === null ? 'The companion cylinder\u2019s valves rock at the top' : `Cylinder ${companion}\u2019s valves rock at the top`],
+    [
+      'companionRocking',
+      companion === null
+        ? 'The companion cylinder\u2019s valves rock at the top'
+        : `Cylinder ${companion}\u2019s valves rock at the top`
+    ],
     ['gaugePressure', 'Gauge or whistle shows pressure'],
     ['camMarksAgree', 'The cam marks agree'],
     ['rotorAtNumberOne', 'The rotor points at number one (undisturbed drive only)']
   ]);
   const preferred = $derived(
-    ({ valves: ['intakeJustClosed', 'bothValvesClosed'], gauge: ['gaugePressure'], fingertip: ['airPushedOut'], companion: ['companionRocking'], camMarks: ['camMarksAgree'] } as Record<string, string[]>)[session.state.schools.compression.option] ?? []
+    (
+      {
+        valves: ['intakeJustClosed', 'bothValvesClosed'],
+        gauge: ['gaugePressure'],
+        fingertip: ['airPushedOut'],
+        companion: ['companionRocking'],
+        camMarks: ['camMarksAgree']
+      } as Record<string, string[]>
+    )[session.state.schools.compression.option] ?? []
   );
   const given = $derived(new Map(session.state.signs.map((s) => [s.kind, s.seen])));
   const e = $derived(session.state.evidence);
   const verdict = $derived<VerdictState | null>(e && (e.state === 'unsure' || e.contradictory) ? 'unsure' : null);
   // the sign not yet given that could move the answer most
   const best = $derived(
-    signs.filter(([k]) => !given.has(k) && (k !== 'rotorAtNumberOne' || !session.state.flags.has('distributor-out'))).sort((a, b) => likelihood[b[0]][0] - likelihood[a[0]][0])[0]
+    signs
+      .filter(([k]) => !given.has(k) && (k !== 'rotorAtNumberOne' || !session.state.flags.has('distributor-out')))
+      .sort((a, b) => likelihood[b[0]][0] - likelihood[a[0]][0])[0]
   );
   const help = $derived.by(() => {
     if (!e) return '';
     const ask = best ? ` What would settle it best: ${lower(best[1])}?` : '';
-    if (e.contradictory) return `One sign speaks strongly for compression and another strongly against it. Check the weaker of the two again.${ask}`;
+    if (e.contradictory)
+      return `One sign speaks strongly for compression and another strongly against it. Check the weaker of the two again.${ask}`;
     if (e.state === 'unsure') return `Not sure enough to build on.${ask}`;
     return session.state.signs.length < 2 ? `One sign is wrong too often.${ask}` : 'The signs agree.';
   });
@@ -49,8 +69,14 @@
         <li class:preferred={preferred.includes(kind)}>
           <span id="sign-{kind}">{text}</span>
           <span class="yesno" role="group" aria-labelledby="sign-{kind}">
-            <button aria-pressed={seen === true} onclick={() => session.say({ kind: 'sign', sign: kind, seen: seen === true ? null : true })}>yes</button>
-            <button aria-pressed={seen === false} onclick={() => session.say({ kind: 'sign', sign: kind, seen: seen === false ? null : false })}>no</button>
+            <button
+              aria-pressed={seen === true}
+              onclick={() => session.say({ kind: 'sign', sign: kind, seen: seen === true ? null : true })}>yes</button
+            >
+            <button
+              aria-pressed={seen === false}
+              onclick={() => session.say({ kind: 'sign', sign: kind, seen: seen === false ? null : false })}>no</button
+            >
           </span>
         </li>
       {/each}
@@ -67,7 +93,11 @@
     {/if}
   </div>
 </div>
-{#if choiceOf(session.engine, 'cycle') === undefined && numberOf(session.engine, 'cylinders') === undefined}<p class="quiet small">The data sheet does not say two-stroke: taken as a four-stroke.</p>{/if}
+{#if choiceOf(session.engine, 'cycle') === undefined && numberOf(session.engine, 'cylinders') === undefined}<p
+    class="quiet small"
+  >
+    The data sheet does not say two-stroke: taken as a four-stroke.
+  </p>{/if}
 
 <style>
   .fig {

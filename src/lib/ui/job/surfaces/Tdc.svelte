@@ -27,7 +27,8 @@
   const len = $derived(lengthText(prefs));
   const geometry = $derived(sliderOf(session.engine));
   const drawn = $derived(geometry ? slider(geometry) : null);
-  const gauge = (kind: string) => session.gaugesOf(kind).find((g) => g.id === line.chosenGauge[kind]) ?? session.gaugesOf(kind)[0] ?? null;
+  const gauge = (kind: string) =>
+    session.gaugesOf(kind).find((g) => g.id === line.chosenGauge[kind]) ?? session.gaugesOf(kind)[0] ?? null;
   // before any reading the dwell is that of the gauges in hand
   const dwell = $derived(tdc.dwell ?? dwellOf(geometry, gauge('dial'), gauge('wheel')));
   const runs = $derived(choiceOf(session.engine, 'runningDirection') === 'ccw' ? -1 : 1);
@@ -38,16 +39,23 @@
       ...(r.after ? [{ deg: wrap180(r.after.value - zero), label: 'after' }] : [])
     ])
   );
-  const stands = $derived(view.place.crankDeg === null ? (marks[marks.length - 1]?.deg ?? -18) : wrap180(view.place.crankDeg));
+  const stands = $derived(
+    view.place.crankDeg === null ? (marks[marks.length - 1]?.deg ?? -18) : wrap180(view.place.crankDeg)
+  );
   const help = $derived.by(() => {
     const f = tdc.found!;
-    const limit = tdc.withinDeg === null ? 'The data sheet sets no limit on how well true TDC must be known.' : `${session.engine.values.tdcWithinDeg!.source} asks for ± ${tdc.withinDeg}°.`;
+    const limit =
+      tdc.withinDeg === null
+        ? 'The data sheet sets no limit on how well true TDC must be known.'
+        : `${sentence(session.engine.values.tdcWithinDeg!.source)} asks for ± ${tdc.withinDeg}°.`;
     const far = tdc.rows.find((r) => r.farOff);
     const spread = `Spread of the pairs ${f.spreadDeg.toFixed(2)}°.`;
-    if (far) return `${limit} ${spread} Pair ${far.n} pulls: look whether the wheel slipped, or take it again coming up slowly.`;
+    if (far)
+      return `${limit} ${spread} Pair ${far.n} pulls: look whether the wheel slipped, or take it again coming up slowly.`;
     if (tdc.verdict && tdc.verdict.state !== 'in') return `${limit} ${spread} Take one more pair, or a finer wheel.`;
     return `${limit} ${spread}`;
   });
+  const sentence = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
   function swap(before: Reading, after: Reading) {
     const reason = 'before and after swapped';
     const unit = (r: Reading) => ({ text: r.text, defaultUnit: r.unit, gaugeId: r.gauge?.id ?? null });
@@ -73,30 +81,71 @@
     />
   {/if}
   <div class="read">
-    {#if tdc.depth}<p class="small">Depth <ReadingText reading={tdc.depth} {prefs} unsent={session.unsent.has(tdc.depth.id)} {onamend} /></p>{/if}
+    {#if tdc.depth}<p class="small">
+        Depth <ReadingText reading={tdc.depth} {prefs} unsent={session.unsent.has(tdc.depth.id)} {onamend} />
+      </p>{/if}
     <table>
       <caption class="only-read">Pairs of wheel readings</caption>
-      <thead><tr><th>pair</th><th class="n">before</th><th class="n">after</th><th class="n">middle</th><th><span class="only-read">remark</span></th></tr></thead>
+      <thead
+        ><tr
+          ><th>pair</th><th class="n">before</th><th class="n">after</th><th class="n">middle</th><th
+            ><span class="only-read">remark</span></th
+          ></tr
+        ></thead
+      >
       <tbody>
         {#each tdc.rows as r (r.n)}
           <tr>
             <td>{r.n}</td>
-            <td class="n">{#if r.before}<ReadingText reading={r.before} {prefs} unsent={session.unsent.has(r.before.id)} {onamend} />{/if}</td>
-            <td class="n">{#if r.after}<ReadingText reading={r.after} {prefs} unsent={session.unsent.has(r.after.id)} {onamend} />{:else}<span class="quiet">next</span>{/if}</td>
+            <td class="n"
+              >{#if r.before}<ReadingText
+                  reading={r.before}
+                  {prefs}
+                  unsent={session.unsent.has(r.before.id)}
+                  {onamend}
+                />{/if}</td
+            >
+            <td class="n"
+              >{#if r.after}<ReadingText
+                  reading={r.after}
+                  {prefs}
+                  unsent={session.unsent.has(r.after.id)}
+                  {onamend}
+                />{:else}<span class="quiet">next</span>{/if}</td
+            >
             <td class="n">{r.middleDeg === null ? '' : `${r.middleDeg.toFixed(2)}°`}</td>
-            <td>{#if r.farOff}<span class="off">far off</span>{/if}{#if r.error}<span class="off">swapped?</span>{/if}</td>
+            <td
+              >{#if r.farOff}<span class="off">far off</span>{/if}{#if r.error}<span class="off">swapped?</span
+                >{/if}</td
+            >
           </tr>
           {#if r.error && r.before && r.after}
-            <tr><td colspan="5" class="off">{r.error.message} <button class="link" onclick={() => swap(r.before!, r.after!)}>Swap the two</button></td></tr>
+            <tr
+              ><td colspan="5" class="off"
+                >{r.error.message}
+                <button class="link" onclick={() => swap(r.before!, r.after!)}>Swap the two</button></td
+              ></tr
+            >
           {/if}
         {:else}
-          <tr><td colspan="5" class="quiet">No pair yet. {tdc.nextSlot === 'depth' ? 'Type how far down the dial stands first.' : 'Type the wheel before the top, then after it.'}</td></tr>
+          <tr
+            ><td colspan="5" class="quiet"
+              >No pair yet. {tdc.nextSlot === 'depth'
+                ? 'Type how far down the dial stands first.'
+                : 'Type the wheel before the top, then after it.'}</td
+            ></tr
+          >
         {/each}
       </tbody>
     </table>
     {#if tdc.error}<p class="off" role="alert">{tdc.error.message}</p>{/if}
     {#if tdc.found}
-      <Result value="{tdc.found.tdcWheelDeg.toFixed(2)}°" pm={words.plusMinus(tdc.found.uDeg)} verdict={tdc.verdict?.state ?? null} {help} />
+      <Result
+        value="{tdc.found.tdcWheelDeg.toFixed(2)}°"
+        pm="{words.plusMinus(tdc.found.uDeg)}°"
+        verdict={tdc.verdict?.state ?? null}
+        {help}
+      />
       <p class="small quiet">Wheel at true TDC; standard uncertainty {tdc.found.uDeg.toFixed(2)}°.</p>
     {/if}
   </div>

@@ -29,15 +29,25 @@
   const tower = $derived(session.state.readings.findLast((r) => r.slot === 'tower')?.value ?? null);
   const move = $derived(latest ? words.housingText(latest, len) : null);
   const limits = $derived(
-    work.minBtdc === null && work.maxBtdc === null ? null : `${work.minBtdc === null ? '' : formatTiming(work.minBtdc)}${work.minBtdc !== null && work.maxBtdc !== null ? ' to ' : ''}${work.maxBtdc === null ? '' : formatTiming(work.maxBtdc)}`
+    work.minBtdc === null && work.maxBtdc === null
+      ? null
+      : `${work.minBtdc === null ? '' : formatTiming(work.minBtdc)}${work.minBtdc !== null && work.maxBtdc !== null ? ' to ' : ''}${work.maxBtdc === null ? '' : formatTiming(work.maxBtdc)}`
   );
-  const source = $derived(session.engine.values.staticMinBtdc?.source ?? session.engine.values.staticMaxBtdc?.source ?? '');
+  const source = $derived(
+    session.engine.values.staticMinBtdc?.source ?? session.engine.values.staticMaxBtdc?.source ?? ''
+  );
   const help = $derived.by(() => {
     if (!latest) return '';
-    const asks = limits ? `${source} allows ${limits}.` : 'The data sheet sets no limits: not judged.';
-    if (!work.markKnown) return `${asks} True TDC was not found, so the mark’s error is not taken off and nothing is judged.`;
+    const asks = limits
+      ? `${source.charAt(0).toUpperCase()}${source.slice(1)} allows ${limits}.`
+      : 'The data sheet sets no limits: not judged.';
+    if (!work.markKnown)
+      return `${asks} True TDC was not found, so the mark’s error is not taken off and nothing is judged.`;
     if (latest.verdict?.state === 'unsure') {
-      const more = latest.uMark > latest.uReading ? 'Most of the doubt comes from true TDC: another pair there helps most.' : 'Most of the doubt comes from this reading: repeat it without turning the housing.';
+      const more =
+        latest.uMark > latest.uReading
+          ? 'Most of the doubt comes from true TDC: another pair there helps most.'
+          : 'Most of the doubt comes from this reading: repeat it without turning the housing.';
       return `${asks} ${more}`;
     }
     return `${asks} Target ${formatTiming(work.targetBtdc!)}.`;
@@ -47,25 +57,47 @@
 
 {#if session.state.mark}
   <p class="way">
-    The mark’s error is taken off: {words.markFinding(session.state.mark.errorDeg, session.state.mark.uDeg).split(':')[0]!.toLowerCase()}
-    ({Math.abs(session.state.mark.errorDeg).toFixed(2)}° {words.plusMinus(session.state.mark.uDeg)}).
+    The mark’s error is taken off: {words
+      .markFinding(session.state.mark.errorDeg, session.state.mark.uDeg)
+      .split(':')[0]!
+      .toLowerCase()}
+    ({Math.abs(session.state.mark.errorDeg).toFixed(2)}° {words.plusMinus(session.state.mark.uDeg)}°).
   </p>
 {/if}
 <div class="fig">
   {#if order && rotor}
-    <Cap {order} {rotor} ratio={numberOf(session.engine, 'ratio') ?? 0.5} firingDeg={listOf(session.engine, 'firingOffsets')} firstBearing={tower} housing={latest?.move && latest.verdict?.state !== 'in' ? { turn: latest.move.turn, text: move ?? '' } : null} />
+    <Cap
+      {order}
+      {rotor}
+      ratio={numberOf(session.engine, 'ratio') ?? 0.5}
+      firingDeg={listOf(session.engine, 'firingOffsets')}
+      firstBearing={tower}
+      housing={latest?.move && latest.verdict?.state !== 'in' ? { turn: latest.move.turn, text: move ?? '' } : null}
+    />
   {/if}
   <div class="read">
     <table>
       <caption class="only-read">Settings of the housing with their readings</caption>
-      <thead><tr><th>setting</th><th class="n">read</th><th class="n">mark taken off</th><th><span class="only-read">verdict</span></th></tr></thead>
+      <thead
+        ><tr
+          ><th>setting</th><th class="n">read</th><th class="n">mark taken off</th><th
+            ><span class="only-read">verdict</span></th
+          ></tr
+        ></thead
+      >
       <tbody>
         {#each work.rows as r (r.n)}
           <tr>
             <td>{r.n}</td>
-            <td class="n">{#each r.readings as x (x.id)}<div><ReadingText reading={x} {prefs} unsent={session.unsent.has(x.id)} {onamend} /></div>{/each}</td>
-            <td class="n">{formatTiming(r.btdc, 2)} {words.plusMinus(r.uDeg)}</td>
-            <td>{#if r.verdict}<Verdict state={r.verdict.state} size={14} />{/if}</td>
+            <td class="n"
+              >{#each r.readings as x (x.id)}<div>
+                  <ReadingText reading={x} {prefs} unsent={session.unsent.has(x.id)} {onamend} />
+                </div>{/each}</td
+            >
+            <td class="n">{formatTiming(r.btdc, 2)} {words.plusMinus(r.uDeg)}°</td>
+            <td
+              >{#if r.verdict}<Verdict state={r.verdict.state} size={14} />{/if}</td
+            >
           </tr>
         {:else}
           <tr><td colspan="4" class="quiet">No reading yet.</td></tr>
@@ -73,12 +105,23 @@
       </tbody>
     </table>
     {#if latest}
-      <Result value={formatTiming(latest.btdc, 2)} pm={words.plusMinus(latest.uDeg)} verdict={latest.verdict?.state ?? null} {help} />
+      <Result
+        value={formatTiming(latest.btdc, 2)}
+        pm="{words.plusMinus(latest.uDeg)}°"
+        verdict={latest.verdict?.state ?? null}
+        {help}
+      />
       {#if move && latest.verdict?.state !== 'in'}<p class="move" data-testid="housing">{move}.</p>{/if}
       <fieldset>
         <legend class="only-read">What the next reading is</legend>
-        <label><input type="radio" name="next-reading" checked={!repeats} onchange={() => (line.prefer = 'turned')} /> the next reading is after turning the housing</label>
-        <label><input type="radio" name="next-reading" checked={repeats} onchange={() => (line.prefer = 'again')} /> it repeats this setting</label>
+        <label
+          ><input type="radio" name="next-reading" checked={!repeats} onchange={() => (line.prefer = 'turned')} /> the next
+          reading is after turning the housing</label
+        >
+        <label
+          ><input type="radio" name="next-reading" checked={repeats} onchange={() => (line.prefer = 'again')} /> it repeats
+          this setting</label
+        >
       </fieldset>
     {/if}
   </div>

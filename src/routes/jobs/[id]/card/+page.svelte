@@ -19,20 +19,31 @@
     <main id="main" class="card">
       <header>
         <h1>{data.engine.name}: {data.sheet.title.toLowerCase()}</h1>
-        <p class="quiet">{data.engine.summary} · opened {dateText(data.job.openedAt)} by {data.job.openedBy} · {card.done} of {card.total} steps{data.closed ? ', log closed' : ', job still open'}</p>
+        <p class="quiet">
+          {data.engine.summary} · opened {dateText(data.job.openedAt)} by {data.job.openedBy} · {card.done} of {card.total}
+          steps{data.closed ? ', log closed' : ', job still open'}
+        </p>
       </header>
       <div class="two">
         <section>
           <h2>Worked to</h2>
           <table>
-            <tbody>{#each card.limits as l (l.label)}<tr><td>{l.label}</td><td class="n strong">{givenText(l.value)}</td><td class="quiet">{l.value.source}</td></tr>{/each}</tbody>
+            <tbody
+              >{#each card.limits as l (l.label)}<tr
+                  ><td>{l.label}</td><td class="n strong">{givenText(l.value)}</td><td class="quiet"
+                    >{l.value.source}</td
+                  ></tr
+                >{/each}</tbody
+            >
           </table>
         </section>
         <section>
           <h2>Results</h2>
           <table>
             <tbody>
-              {#each card.results as r, k (k)}<tr><td>{r.label}</td><td class="n strong">{r.value}</td><td>{r.verdict}</td></tr>
+              {#each card.results as r, k (k)}<tr
+                  ><td>{r.label}</td><td class="n strong">{r.value}</td><td>{r.verdict}</td></tr
+                >
               {:else}<tr><td class="quiet">Nothing settled yet.</td></tr>{/each}
             </tbody>
           </table>
@@ -49,10 +60,17 @@
       <section>
         <h2>Readings</h2>
         <table>
-          <thead><tr><th>figure</th><th class="n">read</th><th>gauge</th><th>by</th><th>when (UTC)</th><th>replaces</th></tr></thead>
+          <thead
+            ><tr><th>figure</th><th class="n">read</th><th>gauge</th><th>by</th><th>when (UTC)</th><th>replaces</th></tr
+            ></thead
+          >
           <tbody>
             {#each card.readings as r (r.reading.id)}
-              <tr><td>{r.label}</td><td class="n strong">{understood(r.reading, r.reading.quantity, data.prefs)}</td><td>{r.reading.gauge?.name ?? ''}</td><td>{r.reading.by.name}</td><td>{timeText(r.reading.at)}</td><td class="quiet">{r.replaced}</td></tr>
+              <tr
+                ><td>{r.label}</td><td class="n strong">{understood(r.reading, r.reading.quantity, data.prefs)}</td><td
+                  >{r.reading.gauge?.name ?? ''}</td
+                ><td>{r.reading.by.name}</td><td>{timeText(r.reading.at)}</td><td class="quiet">{r.replaced}</td></tr
+              >
             {:else}<tr><td class="quiet" colspan="6">No reading taken.</td></tr>{/each}
           </tbody>
         </table>

@@ -34,7 +34,13 @@ export const POST = api(async (event: RequestEvent) => {
   const after = { ...engine, values: { ...engine.values, ...Object.fromEntries(entered.map((v) => [v.name, v])) } };
   const names = new Set(entered.map((v) => v.name));
   const clash = sheetConflicts(after).find((c) => c.names.some((n) => names.has(n)));
-  if (clash) throw new Refusal(422, 'sheet-conflict', clash.message, clash.names.find((n) => names.has(n)));
+  if (clash)
+    throw new Refusal(
+      422,
+      'sheet-conflict',
+      clash.message,
+      clash.names.find((n) => names.has(n))
+    );
   await enterValues(engine.id, entered, by);
   return json({ ok: true, out: await engineById(engine.id) });
 });

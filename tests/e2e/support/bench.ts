@@ -1,0 +1,64 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** Pages that fail the test on any error in the console, and a `goto` that waits until the page is alive. */
+export const test = base.extend<{ quiet: void }>({
+  quiet: [
+    async ({ page }, use) => {
+      const errors: string[] = [];
+      listen(page, errors);
+      await use();
+      expect(errors).toEqual([]);
+    },
+    { auto: true }
+  ]
+});
+export { expect };
+
+/** Errors a test provokes on purpose, such as an answer of 503 while the database is down. */
+const EXPECTED = /status of (401|409|422|500|503)|ERR_CONNECTION_REFUSED|net::ERR_/;
+
+function listen(page: Page, errors: string[]): void {
+  page.on('pageerror', (e) => errors.push(e.message));
+  page.on('console', (m) => {
+    if (m.type() === 'error' && !EXPECTED.test(m.text())) errors.push(m.text());
+  });
+}
+
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await alive(page);
+}
+
+export const alive = (page: Page) => page.waitForSelector('html[data-hydrated]');
+
+/** Says who is at the bench, adding the name when it is new. */
+export async function workAs(page: Page, name: string): Promise<void> {
+  const panel = page.getByRole('dialog', { name: /at the bench/ });
+  if (!(await panel.isVisible())) await page.locator('.who .me').click();
+  const known = panel.getByRole('button', { name: new RegExp(`^${name}`) });
+  if (await known.isVisible()) await known.click();
+  else {
+    await panel.getByLabel('Another name').fill(name);
+    await panel.getByRole('button', { name: `Work as ${name}` }).click();
+  }
+  await expect(page.locator('.who .me')).toHaveText(name);
+  await expect(panel).toBeHidden();
+}
+
+/** Types a reading the way it is done at the bench: digits anywhere, then Enter. */
+export async function type(page: Page, text: string): Promise<void> {
+  await page.locator('#main').focus();
+  await page.keyboard.type(text, { delay: 4 });
+  await page.keyboard.press('Enter');
+  await expect(page.locator('#reading')).toHaveValue('');
+}
+
+/** Marks the step in hand as done and waits for the next. */
+export async function done(page: Page, title: string): Promise<void> {
+  await expect(page.locator('.phase')).toContainText(title);
+  await page.getByRole('button', { name: 'Done D' }).click();
+  await expect(page.locator('.phase')).not.toContainText(`· ${title}`);
+}
+
+export const number = (text: string | null): number =>
+  Number((text ?? '').replace('\u2212', '-').match(/-?\d+(\.\d+)?/)?.[0]);
