@@ -85,6 +85,7 @@ function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
 export function notSettled(state: JobState, v: StepView): string | null {
   if (v.step.surface === 'strokes') {
     if (state.signs.length === 0) return 'no sign of the stroke was given';
+    if (state.replayed.signsStale) return 'the crank was turned since the signs were given';
     if (state.evidence!.state === 'unsure') return 'the signs do not tell compression from exhaust';
     if (state.evidence!.contradictory) return 'the signs contradict each other';
     return state.signs.length < 2 ? 'one sign alone is provisional, add a second and independent one' : null;

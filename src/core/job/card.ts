@@ -4,7 +4,7 @@ import { formatTiming } from '../units/format.ts';
 import { settledFigures, type SettledFigure } from './figures.ts';
 import type { JobState } from './state.ts';
 import type { LengthText } from './words.ts';
-import { plusMinus } from './words.ts';
+import { percent, plusMinus } from './words.ts';
 
 /** A job as it is printed: everything another technician needs, in the order in which it is read. */
 export interface Card {
@@ -89,7 +89,7 @@ export function resultText(f: SettledFigure): string {
   const pm = f.uDeg === null ? '' : ` ${plusMinus(f.uDeg)}°`;
   switch (f.kind) {
     case 'probability':
-      return `${(f.value * 100).toFixed(1)} %`;
+      return percent(f.value);
     case 'early-late':
       return `${Math.abs(f.value).toFixed(2)}°${f.value > 0 ? ' early' : f.value < 0 ? ' late' : ''}${pm}`;
     case 'timing':

@@ -37,7 +37,7 @@ export function crankPlace(engine: Engine, r: Replayed, tdc: TdcWork, evidence: 
   for (const t of told) {
     if ('wheel' in t) {
       if (tdc.found) place = fromWheel(place, t.wheel, tdc.found, cycle);
-    } else if ('told' in t) place = fromTold(t.told, engine, cycle, r);
+    } else if ('told' in t) place = fromTold(place, t.told, engine, cycle, r);
     else signsOpen = true;
     if (cycle === 360 && place.crankDeg !== null) place = { ...place, strokeKnown: true };
     if (signsOpen && place.crankDeg !== null) {
@@ -77,12 +77,13 @@ function fromWheel(last: CrankPlace, reading: Reading, tdc: TdcFromPairs, cycle:
   };
 }
 
-function fromTold(e: EventOf<'crank'>, engine: Engine, cycle: number, r: Replayed): CrankPlace {
+function fromTold(last: CrankPlace, e: EventOf<'crank'>, engine: Engine, cycle: number, r: Replayed): CrankPlace {
   if (e.crankDeg === null) return { ...NOWHERE, lastMove: e.move };
   const target = numberOf(engine, 'staticBtdc');
   const reached = Number.isNaN(e.crankDeg);
   if (reached && target === undefined) return NOWHERE;
-  const crankDeg = mod(reached ? -target! : e.crankDeg, cycle);
-  const known = !reached || r.flags.get('compression-confirmed') !== false;
+  // turning a drawing proves no stroke: what was not known before is known only within one turn
+  const known = last.strokeKnown || (reached && r.flags.get('compression-confirmed') === true);
+  const crankDeg = mod(reached ? -target! : e.crankDeg, known ? cycle : 360);
   return { crankDeg, uDeg: null, strokeKnown: known, lastMove: e.move, from: reached ? 'reference' : 'told' };
 }

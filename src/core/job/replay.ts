@@ -30,10 +30,14 @@ export interface Replayed {
   readings: Reading[];
   marks: Map<string, StepMark>;
   flags: Map<FlagId, boolean>;
+  /** what each done step changed, for opening it again */
+  before: Map<string, [FlagId, boolean][]>;
   chosen: Map<string, string>;
   signs: Map<SignKind, boolean>;
   /** when the last sign was given: they speak of the crank where it stood then */
   signsSeq: number | null;
+  /** the crank was turned without a count since: the signs stand for the record, but no longer say where it is */
+  signsStale: boolean;
   facts: Map<string, boolean>;
   overrides: EventOf<'override'>[];
   remarks: EventOf<'remark'>[];
@@ -51,9 +55,11 @@ export function replay(sheet: RunSheet, engine: Engine, log: readonly JobEvent[]
     readings: [],
     marks: new Map(),
     flags: new Map(sheet.begins.map((f) => [f, true])),
+    before: new Map(),
     chosen: new Map(),
     signs: new Map(),
     signsSeq: null,
+    signsStale: false,
     facts: new Map(),
     overrides: [],
     remarks: [],
@@ -116,22 +122,29 @@ function apply(
     }
     case 'done':
       r.marks.set(e.step, { state: 'done', at: e.at, by: e.by });
-      for (const f of steps.get(e.step)?.sets ?? []) r.flags.set(f, true);
-      for (const f of steps.get(e.step)?.clears ?? []) r.flags.set(f, false);
-      if (steps.get(e.step)?.surface === 'plan') r.crank.push(atReference(e));
+      complete(r, steps.get(e.step));
+      if (steps.get(e.step)?.surface === 'plan') r.crank.push(toldBy(e, NaN, 'forward'));
+      if (steps.get(e.step)?.losesCrank) {
+        r.crank.push(toldBy(e, null, 'unknown'));
+        loseCrank(r);
+      }
       break;
     case 'skip':
       r.marks.set(e.step, { state: 'skipped', at: e.at, by: e.by, reason: e.reason });
       break;
     case 'reopen':
       r.marks.delete(e.step);
-      for (const f of steps.get(e.step)?.sets ?? []) r.flags.set(f, false);
-      for (const f of steps.get(e.step)?.clears ?? []) r.flags.set(f, true);
+      for (const [f, before] of r.before.get(e.step) ?? []) r.flags.set(f, before);
+      r.before.delete(e.step);
       break;
     case 'choose':
       r.chosen.set(e.school, e.option);
       break;
     case 'sign':
+      if (r.signsStale) {
+        r.signs.clear();
+        r.signsStale = false;
+      }
       if (e.seen === null) r.signs.delete(e.sign);
       else r.signs.set(e.sign, e.seen);
       r.signsSeq = e.seq;
@@ -147,11 +160,7 @@ function apply(
       r.crank.push(e);
       r.flags.set('crank-at-reference', false);
       if (e.move !== 'forward') r.flags.set('slack-taken-up', false);
-      // moved without a count: which stroke it stands on is no longer known
-      if (e.crankDeg === null) {
-        r.flags.set('compression-confirmed', false);
-        r.signs.clear();
-      }
+      if (e.crankDeg === null) loseCrank(r);
       break;
     case 'override':
       r.overrides.push(e);
@@ -162,13 +171,28 @@ function apply(
   }
 }
 
-/** A done "crank to the reference" puts the crank there; NaN stands for the target, which the data sheet holds. */
-const atReference = (e: EventOf<'done'>): EventOf<'crank'> => ({
-  kind: 'crank',
-  crankDeg: NaN,
-  move: 'forward',
-  id: e.id,
-  seq: e.seq,
-  at: e.at,
-  by: e.by
-});
+/** A step's states come on and go off, and what they were is kept for opening it again. */
+function complete(r: Replayed, step: Step | undefined): void {
+  if (!step) return;
+  const changes: [FlagId, boolean][] = [
+    ...step.sets.map((f) => [f, true] as [FlagId, boolean]),
+    ...step.clears.map((f) => [f, false] as [FlagId, boolean])
+  ];
+  r.before.set(
+    step.id,
+    changes.map(([f]) => [f, r.flags.get(f) ?? false])
+  );
+  for (const [f, on] of changes) r.flags.set(f, on);
+}
+
+/** Moved without a count: which stroke it stands on is no longer known, and the old signs speak of another place. */
+function loseCrank(r: Replayed): void {
+  r.flags.set('compression-confirmed', false);
+  r.signsSeq = null;
+  r.signsStale = r.signs.size > 0;
+}
+
+/** What a done step says of the crank: NaN stands for the reference, which the data sheet holds; null for lost. */
+function toldBy(e: EventOf<'done'>, crankDeg: number | null, move: EventOf<'crank'>['move']): EventOf<'crank'> {
+  return { kind: 'crank', crankDeg, move, id: e.id, seq: e.seq, at: e.at, by: e.by };
+}

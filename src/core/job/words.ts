@@ -14,6 +14,9 @@ export type LengthText = (mm: number, decimals?: number) => string;
 export type View = 'front' | 'rear';
 
 export const turnWord = (t: Turn): string => (t === 'cw' ? 'clockwise' : 'anticlockwise');
+/** A probability in words: never a hundred per cent. */
+export const percent = (p: number): string =>
+  p > 0.9995 ? 'over 99.9 %' : p < 0.0005 ? 'under 0.1 %' : `${(p * 100).toFixed(1)} %`;
 export const degText = (d: number, decimals = 1): string => `${d.toFixed(decimals)}°`;
 /** ± is two standard uncertainties, everywhere. */
 export const plusMinus = (u: number, decimals = 2): string => `± ${(2 * u).toFixed(decimals)}`;
@@ -157,7 +160,7 @@ export function markFinding(errorDeg: number, uDeg: number): string {
 
 function strokesHeadline(state: JobState, v: StepView): string {
   const e = state.evidence;
-  if (!e) return v.step.say;
+  if (!e || (state.replayed.signsStale && v.state !== 'done')) return v.step.say;
   if (e.contradictory) return 'The signs contradict each other: check one of them again';
   if (e.state === 'unsure') return 'Too close to call: give one more sign';
   const stroke = e.state === 'compression' ? 'compression' : 'exhaust';

@@ -128,6 +128,8 @@ const fitDrive: Step[] = [
     helper: 'yes',
     hazards: ['barring-tool', 'rotating', 'pinch'],
     clears: ['crank-at-reference'],
+    losesCrank: true,
+    surface: 'cap',
     needs: ['gear-meshed', 'battery-isolated'],
     onlyIf: {
       fact: 'stoppedHigh',
@@ -355,6 +357,7 @@ const prove: Step[] = [
     helper: 'yes',
     hazards: ['first-start', 'rotating'],
     sets: ['engine-running', 'ignition-live'],
+    losesCrank: true,
     clears: ['battery-isolated', 'fuel-disabled'],
     needs: ['sweep-done', 'clamp-snug'],
     slots: [{ slot: 'idle', label: 'idle speed', quantity: 'speed', gauge: 'tacho' }]

@@ -49,6 +49,8 @@ export interface Step {
   school?: SchoolId;
   onlyIf?: OnlyIf;
   surface: Surface;
+  /** after it nobody knows where the crank stands */
+  losesCrank: boolean;
   /** data-sheet values without which the step cannot be worked out */
   values: string[];
 }
@@ -76,6 +78,7 @@ export function step(s: Pick<Step, 'id' | 'phase' | 'title' | 'say' | 'why'> & P
     mustBeOff: [],
     slots: [],
     surface: 'plain',
+    losesCrank: false,
     values: [],
     ...s
   };

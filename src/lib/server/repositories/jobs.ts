@@ -82,3 +82,12 @@ export const jobsOfEngine = (engineId: string) =>
      WHERE j.engine_id = $1 ORDER BY j.opened_at DESC LIMIT 100`,
     [engineId]
   );
+
+/** The job whose id begins with a short code, when exactly one does. */
+export async function jobIdByCode(code: string): Promise<string> {
+  const rows = await query<{ id: string }>('job-by-code', `SELECT id FROM job WHERE id::text LIKE $1 || '%' LIMIT 2`, [
+    code
+  ]);
+  if (rows.length !== 1) throw notFound('job');
+  return rows[0]!.id;
+}

@@ -149,6 +149,7 @@
       <button class="button" onclick={() => session.say({ kind: 'reopen', step: step.id })}>Open again</button>
     {/if}
     <button class="button" onclick={() => onask({ for: 'remark', step })}>Remark <kbd>R</kbd></button>
+    <a class="button" href="/bay/{session.jobId.slice(0, 6)}">Across the bay <kbd>B</kbd></a>
     <button class="button" onclick={onundo} disabled={!session.undoable}>Undo my last <kbd>U</kbd></button>
   </div>
   <dl class="facts">

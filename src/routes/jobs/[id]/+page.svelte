@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onMount, tick } from 'svelte';
+  import { goto } from '$app/navigation';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   import { JobSession } from '$lib/ui/job/session.svelte.ts';
   import { JobView } from '$lib/ui/job/view.svelte.ts';
@@ -75,7 +76,8 @@
     s: () => void ask({ for: 'skip', step: view.selected.step }),
     a: amendLast,
     r: () => void ask({ for: 'remark', step: view.selected.step }),
-    u: undo
+    u: undo,
+    b: () => void goto(`/bay/${data.job.id.slice(0, 6)}`)
   };
   const keys: [string, string][] = [
     ['0–9', 'open the reading line'],
@@ -86,6 +88,7 @@
     ['A', 'amend the last reading'],
     ['R', 'remark'],
     ['U', 'undo my last'],
+    ['B', 'across the bay'],
     ['← →', 'on the dial: turn by 1°, with Shift 10°']
   ];
   function key(e: KeyboardEvent) {

@@ -63,7 +63,7 @@
 <style>
   .fig {
     display: grid;
-    grid-template-columns: minmax(240px, 1fr) 1fr;
+    grid-template-columns: minmax(290px, 1fr) minmax(0, 1fr);
     gap: 24px;
     align-items: start;
   }

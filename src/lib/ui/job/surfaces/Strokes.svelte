@@ -1,6 +1,7 @@
 <script lang="ts">
   import { likelihood, type SignKind } from '$core/crank/cycle-evidence.ts';
   import { cycleState } from '$core/crank/cycle-state.ts';
+  import { words } from '$core/job/index.ts';
   import { choiceOf, cycleDegOf, listOf, numberOf } from '$core/sheets/engine.ts';
   import type { VerdictState } from '$core/measure/verdict.ts';
   import Result from '../Result.svelte';
@@ -84,7 +85,7 @@
   </div>
   <div>
     {#if e}
-      <Result value="{(e.pCompression * 100).toFixed(1)} %" pm="compression" {verdict} {help} />
+      <Result value={words.percent(e.pCompression)} pm="compression" {verdict} {help} />
     {:else}
       <p class="quiet">Nothing given yet. {best ? `The strongest single sign: ${lower(best[1])}.` : ''}</p>
     {/if}

@@ -135,7 +135,7 @@
   }
   .fig {
     display: grid;
-    grid-template-columns: minmax(230px, 0.8fr) 1fr;
+    grid-template-columns: minmax(290px, 1fr) minmax(0, 1fr);
     gap: 24px;
     align-items: start;
   }

@@ -1,0 +1,88 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { words } from '$core/job/index.ts';
+  import { cycleDegOf } from '$core/sheets/engine.ts';
+  import { JobSession } from '$lib/ui/job/session.svelte.ts';
+  import { JobView } from '$lib/ui/job/view.svelte.ts';
+  import { lengthText } from '$lib/ui/units.ts';
+  import { inField } from '$lib/ui/keys/keys.ts';
+
+  let { data } = $props();
+  // svelte-ignore state_referenced_locally
+  const session = new JobSession(
+    { jobId: data.job.id, sheetId: data.job.sheet, engine: data.engine, log: data.log, gauges: data.gauges },
+    () => null
+  );
+  const view = new JobView(session, () => data.prefs);
+  onMount(() => session.connect());
+  const v = $derived(view.selected);
+  const plan = $derived(['tdc', 'plan', 'strokes'].includes(v.step.surface) ? view.plan : null);
+  const first = $derived(plan?.steps[0] ?? null);
+  const pace = $derived(first === null ? '' : first.degrees <= 2 ? 'stop' : first.degrees <= 15 ? 'slower' : '');
+  const back = $derived(`/jobs/${data.job.id}`);
+</script>
+
+<svelte:head><title>{data.engine.name}, across the bay · Nemrik</title></svelte:head>
+<svelte:window onkeydown={(e) => !inField(e) && (e.key === 'Escape' || e.key.toLowerCase() === 'b') && goto(back)} />
+<main id="main">
+  <p class="quiet">{data.engine.name} · {v.step.title}</p>
+  {#if first}
+    <h1>Turn {words.turnWord(first.turn)} <small>seen from the {data.prefs.view}</small></h1>
+    <p class="figure" aria-live="polite">{first.degrees.toFixed(1)}°</p>
+    <p class="say">{pace ? `${pace} … ` : ''}{words.planText(plan!, data.prefs.view, view.target!)[0]}</p>
+  {:else}
+    <h1>{words.headline(session.state, session.engine, v, lengthText(data.prefs))}</h1>
+    <p class="say">{v.step.accept}</p>
+  {/if}
+  <p class="place">
+    Now {words.placeText(view.place, cycleDegOf(session.engine))}{view.place.crankDeg !== null &&
+    !view.place.strokeKnown
+      ? ', stroke not proved'
+      : ''}
+  </p>
+  {#each session.state.interlocks as r (r.id)}<p class="flag">{r.bar}</p>{/each}
+  <p class="no-print"><a class="button" href={back}>Back to the job <kbd>B</kbd></a></p>
+</main>
+
+<style>
+  main {
+    min-height: 100vh;
+    padding: 2vh 4vw;
+    background: var(--sheet);
+  }
+  h1 {
+    font-size: clamp(30px, 6vw, 84px);
+  }
+  h1 small {
+    font-size: 0.45em;
+    color: var(--ink-2);
+    font-weight: 500;
+  }
+  .figure {
+    font-stretch: 76%;
+    font-weight: 640;
+    font-size: clamp(96px, 30vw, 360px);
+    line-height: 1;
+    color: var(--target);
+  }
+  .say {
+    font-size: clamp(20px, 3vw, 40px);
+    line-height: 1.25;
+    font-weight: 600;
+    max-width: 40ch;
+  }
+  .place {
+    font-size: clamp(18px, 2.2vw, 30px);
+    color: var(--ink-2);
+    margin: 2vh 0;
+  }
+  .flag {
+    background: var(--ink);
+    color: var(--sheet);
+    font-size: clamp(18px, 2.4vw, 34px);
+    font-weight: 600;
+    padding: 6px 16px;
+    margin-bottom: 6px;
+  }
+</style>

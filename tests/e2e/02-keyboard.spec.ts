@@ -1,0 +1,140 @@
+import { expect, open, test } from './support/bench.ts';
+import { A, be, workshop } from './support/workshop.ts';
+
+/** No mouse: the job from opening to the strobe's verdict, by keys alone. */
+test('the whole job by the keyboard alone', async ({ page, context }) => {
+  test.setTimeout(150_000);
+  await workshop(['ida']);
+  await be(context, 'ida', A);
+  await open(page, '/');
+  const phase = page.locator('.phase');
+  const press = (key: string) => page.keyboard.press(key);
+  const read = async (text: string) => {
+    await page.keyboard.type(text, { delay: 4 });
+    await press('Enter');
+    await expect(page.locator('#reading')).toHaveValue('');
+    await press('Escape');
+  };
+  const doneWith = async (title: string) => {
+    await expect(phase).toContainText(title);
+    await press('d');
+    await expect(phase).not.toContainText(`· ${title}`);
+  };
+  /** Tab until the focus is on something with this name. */
+  const tabTo = async (name: RegExp) => {
+    for (let k = 0; k < 120; k++) {
+      const label = await page.evaluate(() => {
+        const e = document.activeElement as HTMLElement | null;
+        const group = e?.closest('[role=group]')?.getAttribute('aria-labelledby');
+        return `${group ? document.getElementById(group)?.textContent : ''} ${e?.getAttribute('aria-label') ?? ''} ${e?.textContent ?? ''}`;
+      });
+      if (name.test(label)) return;
+      await press('Tab');
+    }
+    throw new Error(`Tab never reached ${name}`);
+  };
+
+  await press('j');
+  await expect(page.locator('.row:focus')).toBeVisible();
+  await press('Enter');
+  await page.waitForURL(/jobs/);
+  await expect(phase).toContainText('Data sheet confirmed');
+  await page.waitForSelector('html[data-hydrated]');
+  for (const t of [
+    'Data sheet confirmed',
+    'Start isolated',
+    'Distributor ready',
+    'Plugs out',
+    'Barring tool on',
+    'Degree wheel'
+  ])
+    await doneWith(t);
+  for (const t of ['1.8', '342.5', '11.5', '343.5', '12.0', '343.0', '11.6']) await read(t);
+
+  await test.step('A amends the last reading with a reason', async () => {
+    await press('a');
+    await expect(page.locator('#reading')).toHaveValue('11.6');
+    await page.keyboard.type('11.5');
+    await press('Enter');
+    await page.keyboard.type('misread');
+    await press('Enter');
+    await press('Escape');
+    await expect(page.getByTestId('result')).toContainText('357.33°');
+    await expect(page.locator('.read s')).toHaveText('11.6');
+  });
+
+  for (const t of ['True TDC', 'Mark judged', 'Probe out']) await doneWith(t);
+  await tabTo(/Its inlet valve opened.* yes/);
+  await press('Space');
+  await tabTo(/Both its rockers are slack yes/);
+  await press('Space');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The coming rise is compression');
+  await doneWith('Compression stroke');
+
+  await test.step('the dial turns by arrow keys and the plan follows', async () => {
+    const figure = page.getByTestId('plan').locator('.big');
+    await expect(figure).toHaveText('338.8°');
+    await page.getByRole('slider').focus();
+    await press('Shift+ArrowRight');
+    await expect(figure).toHaveText('328.8°');
+    await press('Enter');
+    await expect(page.locator('.here')).toContainText('as turned on the dial');
+    await press('u');
+    await expect(figure).toHaveText('338.8°');
+  });
+
+  await page.locator('#main').focus();
+  await doneWith('Crank to the reference');
+  await read('5:40');
+  for (const t of ['Number-one tower', 'Clamp bolt', 'Seal on', 'Oil-pump shaft', 'Oil-pump slot', 'Rotor led'])
+    await doneWith(t);
+  await tabTo(/It went right down/);
+  await press('Enter');
+
+  await test.step('S skips with a reason, U takes it back', async () => {
+    await expect(phase).toContainText('Seated on its face');
+    await press('s');
+    await page.keyboard.type('measured on the bench');
+    await press('Enter');
+    await expect(phase).not.toContainText('Seated on its face');
+    await press('Escape');
+    await press('u');
+    await expect(phase).toContainText('Seated on its face');
+  });
+
+  for (const t of ['Seated', 'Tooth judged', 'Housing to the firing point', 'Room both ways', 'Clamp snug'])
+    await doneWith(t);
+  await tabTo(/No pin/);
+  await press('Enter');
+  for (const t of [
+    'Cap on',
+    'Leads in firing order',
+    'Two turns',
+    'Oil primed',
+    'Strobe connected',
+    'Nothing left',
+    'First start'
+  ])
+    await doneWith(t);
+  await read('12.5b');
+  await expect(page.getByTestId('housing')).toContainText('1.01 mm at the rim');
+  await read('9.5b');
+  await expect(page.getByTestId('result').locator('.in')).toHaveText('in');
+  await doneWith('Initial timing by strobe');
+});
+
+test('? shows the keys of the view, and keys never fire while typing', async ({ page, context }) => {
+  const { jobId } = await workshop(['ida']);
+  await be(context, 'ida', A);
+  await open(page, `/jobs/${jobId}`);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('amend the last reading');
+  await page.keyboard.press('Escape');
+  await page.locator('#reading').focus();
+  await page.keyboard.type('d');
+  await expect(page.locator('.phase')).toContainText('Data sheet confirmed');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('g');
+  await page.keyboard.press('f');
+  await expect(page).toHaveURL(`${A}/`);
+});

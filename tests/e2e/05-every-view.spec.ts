@@ -1,0 +1,141 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, open, test } from './support/bench.ts';
+import { be, DEMO } from './support/workshop.ts';
+
+test.use({ baseURL: DEMO });
+test.beforeEach(({ context }) => be(context, 'ines-farrow', DEMO));
+
+/** Every view of the demo workshop: name, address, and the steps of the run sheet to look at. */
+async function views(page: import('@playwright/test').Page): Promise<{ name: string; path: string }[]> {
+  await open(page, '/');
+  const jobs = await page.locator('a.row').evaluateAll((all) => all.map((a) => a.getAttribute('href')!));
+  await open(page, '/engines/lock-4-pump');
+  const closed = await page.locator('aside li a').first().getAttribute('href');
+  return [
+    { name: 'floor', path: '/' },
+    { name: 'engines', path: '/engines' },
+    { name: 'new engine', path: '/engines/new' },
+    { name: 'engine', path: '/engines/lock-4-pump' },
+    { name: 'tray', path: '/tray' },
+    { name: 'new job', path: '/jobs/new' },
+    ...jobs.map((path, k) => ({ name: `job ${k + 1}`, path })),
+    { name: 'card', path: `${closed}/card` },
+    { name: 'across the bay', path: `/bay/${jobs[0]!.split('/')[2]!.slice(0, 6)}` }
+  ];
+}
+
+async function violations(page: import('@playwright/test').Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  return violations.map(
+    (v) =>
+      `${v.id}: ${v.nodes
+        .map((n) => n.html.slice(0, 120))
+        .slice(0, 3)
+        .join(' | ')}`
+  );
+}
+
+for (const theme of ['light', 'dim'])
+  test(`axe finds nothing on any view, ${theme}`, async ({ page, context }) => {
+    test.setTimeout(150_000);
+    await context.addCookies([
+      { name: 'nemrik-prefs', value: encodeURIComponent(JSON.stringify({ theme })), url: DEMO }
+    ]);
+    for (const v of await views(page)) {
+      await open(page, v.path);
+      expect([v.name, await violations(page)]).toEqual([v.name, []]);
+    }
+  });
+
+test('axe finds nothing on any step of a job', async ({ page }) => {
+  test.setTimeout(200_000);
+  await open(page, '/engines/lock-4-pump');
+  await open(page, (await page.locator('aside li a').first().getAttribute('href'))!);
+  for (let k = 0; k < 60; k++) await page.keyboard.press('k');
+  const seen = new Set<string>();
+  for (let k = 0; k < 60; k++) {
+    const title = (await page.locator('.phase').textContent())!;
+    if (seen.has(title)) break;
+    seen.add(title);
+    expect([title, await violations(page)]).toEqual([title, []]);
+    await page.keyboard.press('j');
+  }
+  expect(seen.size).toBeGreaterThan(30);
+});
+
+test('nothing runs out of the page from 390 to 1920 px, nor at 200 % zoom', async ({ page }) => {
+  test.setTimeout(150_000);
+  for (const v of await views(page)) {
+    for (const width of [390, 640, 1280, 1920]) {
+      await page.setViewportSize({ width, height: 800 });
+      await open(page, v.path);
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth
+      );
+      expect([v.name, width, over]).toEqual([v.name, width, 0]);
+    }
+  }
+});
+
+test('targets are large enough for a gloved finger, text is never under 12.5 px', async ({ page }) => {
+  for (const v of await views(page)) {
+    await open(page, v.path);
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('main *, aside *, footer *, header *')]
+        .filter(
+          (e) => e.checkVisibility() && [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent!.trim() !== '')
+        )
+        .map((e) => ({ text: e.textContent!.trim().slice(0, 40), px: parseFloat(getComputedStyle(e).fontSize) }))
+        .filter((x) => x.px < 12.5)
+    );
+    expect([v.name, small]).toEqual([v.name, []]);
+  }
+});
+
+test('inches where inches are chosen, dim where dim is chosen, and both are remembered', async ({ page }) => {
+  await open(page, '/');
+  const lock4 = page.locator('a.row', { hasText: 'Lock 4 pump' });
+  await lock4.click();
+  await expect(page.locator('.way')).toContainText('1.80 mm down');
+  await page.locator('.who .me').click();
+  await page.getByLabel('Lengths').selectOption('in');
+  await expect(page.locator('.way')).toContainText('0.0709 in down');
+  await page.getByLabel('Light').selectOption('dim');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dim');
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dim');
+  await expect(page.locator('.way')).toContainText('0.0709 in down');
+});
+
+test('nothing moves by itself when the system asks for calm, and little does otherwise', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  for (const v of await views(page)) {
+    await open(page, v.path);
+    const moving = await page.evaluate(() => document.getAnimations().length);
+    expect([v.name, moving]).toEqual([v.name, 0]);
+  }
+});
+
+test('the job view sends at most 100 kB of compressed script and no chart library', async ({ page }) => {
+  let bytes = 0;
+  const cdp = await page.context().newCDPSession(page);
+  await cdp.send('Network.enable');
+  const scripts = new Set<string>();
+  cdp.on('Network.responseReceived', (e) => {
+    if (/javascript/.test(e.response.mimeType)) scripts.add(e.requestId);
+  });
+  cdp.on('Network.loadingFinished', (e) => {
+    if (scripts.has(e.requestId)) bytes += e.encodedDataLength;
+  });
+  await open(page, '/');
+  const job = await page.locator('a.row').first().getAttribute('href');
+  bytes = 0;
+  await cdp.send('Network.clearBrowserCache');
+  await open(page, job!);
+  await page.waitForTimeout(500);
+  console.log(`script of the job view: ${(bytes / 1000).toFixed(1)} kB`);
+  expect(bytes).toBeGreaterThan(10_000);
+  expect(bytes).toBeLessThan(100_000);
+});

@@ -1,0 +1,105 @@
+import { randomUUID } from 'node:crypto';
+import type { APIRequestContext, BrowserContext } from '@playwright/test';
+import pg from 'pg';
+import type { EventInput } from '../../../src/core/job/schemas.ts';
+
+type Draft = EventInput extends infer T ? (T extends unknown ? Omit<T, 'id'> : never) : never;
+
+const SHEET: Record<string, [value: unknown, given: string]> = {
+  cycle: ['four-stroke', 'four-stroke'],
+  cylinders: [4, '4'],
+  firingOrder: [[1, 2, 4, 3], '1-2-4-3'],
+  runningDirection: ['cw', 'cw'],
+  strokeMm: [92, '92'],
+  rodMm: [171, '171'],
+  backlashDeg: [15, '15'],
+  rotorDirection: ['ccw', 'ccw'],
+  ratio: [0.5, '0.5'],
+  rimDiameterMm: [82, '82'],
+  vacuumUnit: ['none', 'none'],
+  staticBtdc: [7, '7'],
+  staticMinBtdc: [6, '6'],
+  staticMaxBtdc: [8, '8'],
+  tdcWithinDeg: [0.5, '0.5']
+};
+
+/** Sets a workshop up behind the interface, for tests that are about something else than setting up. */
+export async function workshop(people: string[], without: string[] = []): Promise<{ jobId: string; engineId: string }> {
+  const c = new pg.Client({ connectionString: process.env.E2E_DATABASE_URL });
+  await c.connect();
+  try {
+    for (const id of people)
+      await c.query('INSERT INTO person (id, name) VALUES ($1, $1) ON CONFLICT DO NOTHING', [id]);
+    for (const [id, kind, resolution, accuracy] of [
+      ['wheel', 'wheel', 0.5, 0.25],
+      ['dial', 'dial', 0.01, 0.02],
+      ['strobe', 'strobe', 0, 0.5]
+    ])
+      await c.query(
+        'INSERT INTO gauge (id, name, kind, resolution, accuracy) VALUES ($1, $1, $2, $3, $4) ON CONFLICT DO NOTHING',
+        [id, kind, resolution, accuracy]
+      );
+    const engineId = `engine-${randomUUID().slice(0, 8)}`;
+    await c.query('INSERT INTO engine (id, name) VALUES ($1, $1)', [engineId]);
+    for (const [name, [value, given]] of Object.entries(SHEET))
+      if (!without.includes(name))
+        await c.query(
+          'INSERT INTO sheet_value (engine_id, name, given, value, source, by_person) VALUES ($1, $2, $3, $4, $5, $6)',
+          [engineId, name, given, JSON.stringify(value), 'works card 14', people[0]]
+        );
+    const jobId = randomUUID();
+    await c.query(`INSERT INTO job (id, engine_id, sheet, opened_by) VALUES ($1, $2, 'fit-from-scratch', $3)`, [
+      jobId,
+      engineId,
+      people[0]
+    ]);
+    return { jobId, engineId };
+  } finally {
+    await c.end();
+  }
+}
+
+export const be = (context: BrowserContext, name: string, url: string) =>
+  context.addCookies([{ name: 'nemrik-person', value: name, url }]);
+
+/** Says something to a job's log as a screen would. */
+export async function say(request: APIRequestContext, base: string, jobId: string, ...drafts: Draft[]): Promise<void> {
+  for (const d of drafts) {
+    const r = await request.post(`${base}/api/jobs/${jobId}/events`, { data: { id: randomUUID(), ...d } });
+    if (!r.ok()) throw new Error(`${d.kind}: ${await r.text()}`);
+  }
+}
+
+export const done = (...steps: string[]): Draft[] => steps.map((step) => ({ kind: 'done', step }));
+export const wheel = (slot: string, text: string): Draft => ({
+  kind: 'reading',
+  step: 'tdc',
+  slot,
+  quantity: 'angle',
+  text,
+  defaultUnit: 'deg',
+  gaugeId: 'wheel'
+});
+export const depth = (text: string): Draft => ({
+  kind: 'reading',
+  step: 'tdc',
+  slot: 'depth',
+  quantity: 'length',
+  text,
+  defaultUnit: 'mm',
+  gaugeId: 'dial'
+});
+export const toTdc: Draft[] = done('intake', 'safe', 'bench', 'plugs', 'bar', 'wheel');
+export const foundTdc: Draft[] = [
+  ...toTdc,
+  depth('1.8'),
+  wheel('before', '342.5'),
+  wheel('after', '11.5'),
+  wheel('before', '343.5'),
+  wheel('after', '12'),
+  wheel('before', '343'),
+  wheel('after', '11.5')
+];
+export const A = process.env.E2E_A!;
+export const B = process.env.E2E_B!;
+export const DEMO = process.env.E2E_DEMO!;

@@ -1,0 +1,53 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import type { Person } from '$core/job/index.ts';
+import { append } from '$lib/server/jobs/append.ts';
+import { derivedSettled } from '$lib/server/jobs/derive.ts';
+import { closeLive, subscribe, type Told } from '$lib/server/live/hub.ts';
+import { enterValues } from '$lib/server/repositories/engines.ts';
+import { getPool } from '$lib/server/db/pool.ts';
+import { freshDatabase, smallWorkshop } from './support.ts';
+
+let away: () => Promise<void>;
+let by: Person;
+let jobId: string;
+let engineId: string;
+beforeAll(async () => {
+  away = await freshDatabase();
+  ({ by, jobId, engineId } = await smallWorkshop());
+});
+afterAll(async () => {
+  await closeLive();
+  await derivedSettled();
+  await away();
+});
+
+/** Collects what is told until one fits. */
+function heard(fits: (t: Told) => boolean): { done: Promise<Told>; stop: () => void } {
+  let stop = () => {};
+  const done = new Promise<Told>((resolve) => {
+    stop = subscribe((t) => fits(t) && resolve(t));
+  });
+  return { done, stop };
+}
+
+it('tells every listener of an event, of a data-sheet value, and to resync after the line was lost', async () => {
+  const ready = heard((t) => t === 'resync');
+  await ready.done;
+  ready.stop();
+
+  const event = heard((t) => t !== 'resync' && t.job === jobId);
+  const e = await append(jobId, { id: randomUUID(), kind: 'remark', text: 'hello' }, by);
+  expect(await event.done).toEqual({ job: jobId, seq: e.seq });
+  event.stop();
+
+  const sheet = heard((t) => t !== 'resync' && t.engine === engineId);
+  await enterValues(engineId, [{ name: 'idleRpm', given: '600', unit: 'rpm', value: 600, source: 'plate' }], by);
+  await sheet.done;
+  sheet.stop();
+
+  const again = heard((t) => t === 'resync');
+  await getPool().query(`SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE query = 'LISTEN changes'`);
+  expect(await again.done).toBe('resync');
+  again.stop();
+});

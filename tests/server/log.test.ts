@@ -1,0 +1,169 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { EventInput } from '$core/job/schemas.ts';
+import type { Person } from '$core/job/index.ts';
+import { getPool } from '$lib/server/db/pool.ts';
+import { append } from '$lib/server/jobs/append.ts';
+import { derive, derivedSettled, rebuild } from '$lib/server/jobs/derive.ts';
+import { logOf } from '$lib/server/repositories/events.ts';
+import { floorRows } from '$lib/server/repositories/jobs.ts';
+import { freshDatabase, smallWorkshop } from './support.ts';
+
+let away: () => Promise<void>;
+let by: Person;
+let jobId: string;
+beforeAll(async () => {
+  away = await freshDatabase();
+  ({ by, jobId } = await smallWorkshop());
+});
+afterAll(async () => {
+  await derivedSettled();
+  await away();
+});
+
+const reading = (text: string, slot = 'before', id = randomUUID()): EventInput => ({
+  id,
+  kind: 'reading',
+  step: 'tdc',
+  slot,
+  quantity: 'angle',
+  text,
+  defaultUnit: 'deg',
+  gaugeId: 'wheel'
+});
+const refusal = (p: Promise<unknown>) =>
+  p.then(
+    () => null,
+    (e: { code: string; status: number; message: string }) => e
+  );
+
+describe('the log', () => {
+  it('stores a reading once however often it is sent, also at the same moment', async () => {
+    const one = reading('342.5');
+    const answers = await Promise.all(Array.from({ length: 8 }, () => append(jobId, one, by)));
+    expect(new Set(answers.map((a) => a.seq)).size).toBe(1);
+    expect((await logOf(jobId)).filter((e) => e.id === one.id)).toHaveLength(1);
+  });
+
+  it('numbers events without gaps when many write at once', async () => {
+    await Promise.all(Array.from({ length: 25 }, (_, k) => append(jobId, reading(String(340 + k / 10)), by)));
+    const seqs = (await logOf(jobId)).map((e) => e.seq);
+    expect(seqs).toEqual(seqs.map((_, k) => k + 1));
+  });
+
+  it('keeps what was typed, what was understood, the gauge as it was, and who', async () => {
+    const e = await append(
+      jobId,
+      { ...reading('1r 0.80', 'depth'), quantity: 'length', gaugeId: 'dial' } as EventInput,
+      by
+    );
+    await getPool().query('UPDATE gauge SET accuracy = 9 WHERE id = $1', ['dial']);
+    const stored = (await logOf(jobId)).find((x) => x.id === e.id)!;
+    expect(stored).toMatchObject({
+      kind: 'reading',
+      text: '1r 0.80',
+      value: 1.8,
+      unit: 'mm',
+      gauge: { accuracy: 0.02 },
+      by
+    });
+  });
+
+  it('refuses what the core does not admit, and writes nothing', async () => {
+    const before = (await logOf(jobId)).length;
+    expect(await refusal(append(jobId, reading('12 kPa'), by))).toMatchObject({ status: 422, code: 'wrong-unit' });
+    expect(await refusal(append(jobId, { ...reading('5'), step: 'safe' } as EventInput, by))).toMatchObject({
+      code: 'no-such-slot'
+    });
+    expect(await refusal(append(jobId, { id: randomUUID(), kind: 'done', step: 'plugs' }, by))).toMatchObject({
+      code: 'step-blocked'
+    });
+    expect(await refusal(append(jobId, { id: randomUUID(), kind: 'undo', undoes: randomUUID() }, by))).toMatchObject({
+      code: 'not-undoable'
+    });
+    expect(await refusal(append(randomUUID(), reading('1'), by))).toMatchObject({ status: 404 });
+    expect(await logOf(jobId)).toHaveLength(before);
+  });
+
+  it('tells the second of two people who amend the same state of a reading, and lets them amend the new one', async () => {
+    const r = await append(jobId, reading('350'), by);
+    const amend = (text: string, basis: string): EventInput => ({
+      id: randomUUID(),
+      kind: 'amend',
+      replaces: r.id,
+      basis,
+      reason: 'misread',
+      text,
+      defaultUnit: 'deg',
+      gaugeId: 'wheel'
+    });
+    const both = await Promise.allSettled([
+      append(jobId, amend('351', r.id), by),
+      append(jobId, amend('352', r.id), by)
+    ]);
+    const won = both.filter((x) => x.status === 'fulfilled');
+    const lost = both.find((x) => x.status === 'rejected');
+    expect(won).toHaveLength(1);
+    const winner = won[0]!.value as { id: string; text: string };
+    expect(lost!.reason).toMatchObject({ status: 409, code: 'amended-meanwhile' });
+    expect(lost!.reason.message).toContain(`${by.name} has just amended this reading to ${winner.text}`);
+    await expect(append(jobId, amend('353', winner.id), by)).resolves.toMatchObject({ kind: 'amend', text: '353' });
+  });
+});
+
+describe('the schema guards what the code should', () => {
+  const sql = (text: string, values: unknown[] = []) =>
+    getPool()
+      .query(text, values)
+      .then(
+        () => null,
+        (e: { code: string }) => e.code
+      );
+
+  it('never lets an event or a data-sheet value be changed or removed', async () => {
+    expect(await sql(`UPDATE event SET typed = '1' WHERE job_id = $1`, [jobId])).toBe('23001');
+    expect(await sql('DELETE FROM event WHERE job_id = $1', [jobId])).toBe('23001');
+    expect(await sql(`UPDATE sheet_value SET given = '1'`)).toBe('23001');
+  });
+
+  it('refuses half a reading, an amendment without reason, and a figure that is not finite', async () => {
+    const insert = (columns: string, values: string) =>
+      sql(
+        `INSERT INTO event (id, job_id, seq, kind, by_person${columns}) VALUES (gen_random_uuid(), $1, 9000 + floor(random() * 1e6)::int, ${values})`,
+        [jobId]
+      );
+    expect(await insert(', typed', `'reading', '${by.id}', '1'`)).toBe('23514');
+    expect(await insert(', typed, unit, value, resolution', `'reading', '${by.id}', '1', 'mm', 'NaN', 0.1`)).toBe(
+      '23514'
+    );
+    expect(await insert('', `'skip', '${by.id}'`)).toBe('23514');
+    expect(await insert('', `'done', 'nobody-here'`)).toBe('23503');
+  });
+});
+
+describe('derived rows', () => {
+  it('say what the log says, and a rebuild changes nothing', async () => {
+    const done = (step: string) => append(jobId, { id: randomUUID(), kind: 'done', step }, by);
+    for (const s of ['intake', 'safe', 'bench', 'plugs']) await done(s);
+    await derivedSettled();
+    await derive(jobId);
+    const rows = async () => ({
+      lines: (await getPool().query('SELECT * FROM job_line ORDER BY job_id')).rows,
+      figures: (await getPool().query('SELECT * FROM job_figure ORDER BY job_id, place')).rows
+    });
+    const before = await rows();
+    expect(before.lines).toHaveLength(1);
+    expect(before.lines[0]).toMatchObject({ done: 4, waits: 'ready' });
+    await rebuild();
+    expect(await rows()).toEqual(before);
+  });
+
+  it('stand on the floor with what comes next, and an older state never overwrites a newer one', async () => {
+    const [row] = await floorRows();
+    expect(row).toMatchObject({ done: 4, throughSeq: (await logOf(jobId)).length });
+    await Promise.all([derive(jobId), append(jobId, { id: randomUUID(), kind: 'done', step: 'bar' }, by)]);
+    await derivedSettled();
+    await derive(jobId);
+    expect((await floorRows())[0]).toMatchObject({ done: 5 });
+  });
+});

@@ -1,0 +1,111 @@
+import { randomUUID } from 'node:crypto';
+import { admit, jobState, sheetOf, type EventBody, type GaugeRef, type JobEvent } from '$core/job/index.ts';
+import { readingParse } from '$core/measure/reading-parse.ts';
+import { parseSheetValue, type Engine, type SheetValue } from '$core/sheets/engine.ts';
+import { baseUnit } from '$core/units/units.ts';
+
+export const GAUGES: Record<string, GaugeRef> = {
+  wheel: { id: 'wheel', name: 'Wheel', resolution: 0.5, accuracy: 0.25 },
+  dial: { id: 'dial', name: 'Dial', resolution: 0.01, accuracy: 0.02 },
+  strobe: { id: 'strobe', name: 'Strobe', resolution: 0, accuracy: 0.5 }
+};
+
+export const SHEET: Record<string, string> = {
+  cycle: 'four-stroke',
+  cylinders: '4',
+  firingOrder: '1-2-4-3',
+  runningDirection: 'cw',
+  strokeMm: '92',
+  rodMm: '171',
+  backlashDeg: '15',
+  rotorDirection: 'ccw',
+  ratio: '0.5',
+  rimDiameterMm: '82',
+  vacuumUnit: 'none',
+  staticBtdc: '7',
+  staticMinBtdc: '6',
+  staticMaxBtdc: '8',
+  tdcWithinDeg: '0.5'
+};
+
+export function engineWith(values: Record<string, string>): Engine {
+  const out: Record<string, SheetValue> = {};
+  for (const [name, given] of Object.entries(values)) {
+    const read = parseSheetValue(name, given, null);
+    if (!read.ok) throw new Error(read.error.message);
+    out[name] = { name, given, unit: null, value: read.out, source: 'works card 14' };
+  }
+  return { id: 'engine', name: 'Test engine', summary: '', values: out };
+}
+
+/** A job played by hand: each `say` is admitted or refused like on a screen. */
+export class PlayedJob {
+  readonly log: JobEvent[] = [];
+  constructor(
+    readonly engine: Engine = engineWith(SHEET),
+    readonly sheetId = 'fit-from-scratch'
+  ) {}
+
+  get sheet() {
+    return sheetOf(this.sheetId)!;
+  }
+  get state() {
+    return jobState(this.sheet, this.engine, this.log);
+  }
+  tryTo(body: EventBody) {
+    return admit(this.state, this.engine, this.log, body);
+  }
+  say(body: EventBody, by = 'Ines Farrow'): JobEvent {
+    const answer = this.tryTo(body);
+    if (!answer.ok) throw new Error(answer.error.message);
+    const n = this.log.length + 1;
+    const event = {
+      ...body,
+      id: randomUUID(),
+      seq: n,
+      at: new Date(1_700_000_000_000 + n * 60_000).toISOString(),
+      by: { id: by, name: by }
+    } as JobEvent;
+    this.log.push(event);
+    return event;
+  }
+  done(...steps: string[]): this {
+    for (const step of steps) this.say({ kind: 'done', step });
+    return this;
+  }
+  figure(step: string, slotId: string, text: string) {
+    const slot = this.sheet.steps.find((s) => s.id === step)!.slots.find((s) => slotId.startsWith(s.slot))!;
+    const read = readingParse({ text, quantity: slot.quantity, defaultUnit: baseUnit(slot.quantity) });
+    if (!read.ok) throw new Error(read.error.message);
+    return { quantity: slot.quantity, text, ...read.out, gauge: GAUGES[slot.gauge] ?? null };
+  }
+  read(step: string, slot: string, text: string): JobEvent {
+    return this.say({ kind: 'reading', step, slot, ...this.figure(step, slot, text) });
+  }
+  pairs(depth: string, ...rows: [string, string][]): this {
+    this.read('tdc', 'depth', depth);
+    for (const [b, a] of rows) {
+      this.read('tdc', 'before', b);
+      this.read('tdc', 'after', a);
+    }
+    return this;
+  }
+  /** As far as true TDC found, by the scenario's readings. */
+  toTdc(): this {
+    this.done('intake', 'safe', 'bench', 'plugs', 'bar', 'wheel');
+    return this.pairs('1.8', ['342.5', '11.5'], ['343.5', '12.0'], ['343.0', '11.5']);
+  }
+  toStroke(): this {
+    this.toTdc().done('tdc', 'mark', 'probe-out');
+    this.say({ kind: 'sign', sign: 'airPushedOut', seen: true });
+    this.say({ kind: 'sign', sign: 'intakeJustClosed', seen: true });
+    return this.done('stroke');
+  }
+  view(step: string) {
+    return this.state.steps.find((s) => s.step.id === step)!;
+  }
+  get current(): string | null {
+    const { steps, current } = this.state;
+    return current === null ? null : steps[current]!.step.id;
+  }
+}
