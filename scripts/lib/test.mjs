@@ -84,7 +84,9 @@ async function browser(db, started) {
   if ((await run('npx', ['tsx', 'demo/seed.ts'], { DATABASE_URL: db.url('e2e_demo') })) !== 0)
     throw new Stop('The demo data could not be written: see the lines above.');
   const file = join(results, 'browser.json');
-  const code = await run('npx', ['playwright', 'test', '--reporter=list,json'], {
+  // for working on one test: TEST_GREP='by the keyboard' ./nemrik test browser
+  const grep = process.env.TEST_GREP ? ['--grep', process.env.TEST_GREP] : [];
+  const code = await run('npx', ['playwright', 'test', '--reporter=list,json', ...grep], {
     PLAYWRIGHT_JSON_OUTPUT_NAME: file,
     E2E_A: a,
     E2E_B: b,

@@ -3,7 +3,7 @@ import { runSheets } from '$core/job/index.ts';
 import { raised, rules } from '$core/interlocks/rules.ts';
 import { fieldOf } from '$core/sheets/data-sheet.ts';
 import { parseSheetValue, sheetConflicts } from '$core/sheets/engine.ts';
-import { engineWith, SHEET } from '../support/job.ts';
+import { engineWith, SHEET } from '../support/played.ts';
 
 describe.each(runSheets)('run sheet $id', (sheet) => {
   it('has one step of each id, in phases that are not torn apart', () => {

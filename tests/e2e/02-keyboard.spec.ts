@@ -4,7 +4,7 @@ import { A, be, workshop } from './support/workshop.ts';
 /** No mouse: the job from opening to the strobe's verdict, by keys alone. */
 test('the whole job by the keyboard alone', async ({ page, context }) => {
   test.setTimeout(150_000);
-  await workshop(['ida']);
+  const { engineId } = await workshop(['ida']);
   await be(context, 'ida', A);
   await open(page, '/');
   const phase = page.locator('.phase');
@@ -24,7 +24,9 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
   const tabTo = async (name: RegExp) => {
     for (let k = 0; k < 120; k++) {
       const label = await page.evaluate(() => {
-        const e = document.activeElement as HTMLElement | null;
+        const e = document.activeElement?.matches('button, a, input, select, summary')
+          ? (document.activeElement as HTMLElement)
+          : null;
         const group = e?.closest('[role=group]')?.getAttribute('aria-labelledby');
         return `${group ? document.getElementById(group)?.textContent : ''} ${e?.getAttribute('aria-label') ?? ''} ${e?.textContent ?? ''}`;
       });
@@ -34,8 +36,14 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
     throw new Error(`Tab never reached ${name}`);
   };
 
+  await press('/');
+  await page.keyboard.type(engineId);
+  await expect(page.locator('a.row')).toHaveCount(1);
+  await press('Escape');
   await press('j');
   await expect(page.locator('.row:focus')).toBeVisible();
+  await press('/');
+  await page.keyboard.type(engineId);
   await press('Enter');
   await page.waitForURL(/jobs/);
   await expect(phase).toContainText('Data sheet confirmed');
@@ -64,9 +72,9 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
   });
 
   for (const t of ['True TDC', 'Mark judged', 'Probe out']) await doneWith(t);
-  await tabTo(/Its inlet valve opened.* yes/);
+  await tabTo(/Its inlet valve opened.*\syes/);
   await press('Space');
-  await tabTo(/Both its rockers are slack yes/);
+  await tabTo(/Both its rockers are slack\s+yes/);
   await press('Space');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('The coming rise is compression');
   await doneWith('Compression stroke');

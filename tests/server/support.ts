@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-// @ts-expect-error plain script without types
 import { dropDatabase, ensureDatabase, migrate } from '../../scripts/lib/database.mjs';
 import type { Person } from '$core/job/index.ts';
 import { parseSheetValue, type SheetValue } from '$core/sheets/engine.ts';
@@ -8,7 +7,7 @@ import { addEngine } from '$lib/server/repositories/engines.ts';
 import { addGauge } from '$lib/server/repositories/gauges.ts';
 import { openJob } from '$lib/server/repositories/jobs.ts';
 import { addPerson } from '$lib/server/repositories/people.ts';
-import { SHEET } from '../support/job.ts';
+import { SHEET } from '../support/played.ts';
 
 /** A database of this file's own, migrated and empty; answers how to take it away again. */
 export async function freshDatabase(): Promise<() => Promise<void>> {

@@ -141,41 +141,53 @@ function centred(f: Fit): { a: number; b: number } {
 }
 
 function globalFit(p: Problem): Fit {
-  const scan: Fit[] = [];
-  for (let k = 0; k < SCAN; k++) scan.push(evaluate(p, (k * 360) / SCAN));
+  const scan = Float64Array.from({ length: SCAN }, (_, k) => sumOfSquares(p, (k * 360) / SCAN));
   let best: Fit | null = null;
   for (let k = 0; k < SCAN; k++) {
-    const here = scan[k]!;
-    if (here.rss > scan[(k + 1) % SCAN]!.rss || here.rss > scan[(k + SCAN - 1) % SCAN]!.rss) continue;
-    const fit = refine(p, here);
+    if (scan[k]! > scan[(k + 1) % SCAN]! || scan[k]! > scan[(k + SCAN - 1) % SCAN]!) continue;
+    const fit = refine(p, evaluate(p, (k * 360) / SCAN));
     if (!best || fit.rss < best.rss) best = fit;
   }
   return best!;
 }
-const SCAN = 36;
+/** The valleys of the sum of squares are as wide as those of the piston's own motion: 15° apart misses none. */
+const SCAN = 24;
+
+/** The sum of squares at w0 with the best d0, without the slopes: what the scan needs. */
+function sumOfSquares(p: Problem, w0: number): number {
+  const n = p.wheel.length;
+  let sum = 0;
+  let squares = 0;
+  // about the first value, so that the two sums do not cancel
+  const shift = p.dial[0]!;
+  for (let k = 0; k < n; k++) {
+    const y = p.dial[k]! - shift + p.sense * dropMm(p.s, p.wheel[k]! - w0);
+    sum += y;
+    squares += y * y;
+  }
+  return squares - (sum * sum) / n;
+}
 
 /**
  * Index of the reading whose residual against the fit of the others stands out most, if by more than 4 times their
- * scatter; null if none does. For few readings each fit is made in full; for many the step from the common fit
- * is linear to well within the threshold, so only the foremost few are fitted in full.
+ * scatter; null if none does. For few readings each fit is made in full. For many, leaving one out moves the fit so
+ * little that its residual is r/(1 - leverage) (linear regression, exact in the limit): that ranks them, and only the
+ * foremost are fitted in full.
  */
 function worstReading(p: Problem, common: Fit, uWheel: number, uDial: number): number | null {
   const n = p.wheel.length;
-  const indices = Array.from({ length: n }, (_, k) => k);
-  let candidates = indices;
-  if (n > 24) {
-    const rough = indices.map((k) => linearRatio(common, k, uWheel, uDial));
-    candidates = indices.sort((a, b) => rough[b]! - rough[a]!).slice(0, 3);
+  const all = Array.from({ length: n }, (_, k) => k);
+  let candidates = all;
+  if (n > FEW) {
+    const rough = roughRatios(common, uWheel, uDial);
+    candidates = [...all].sort((a, b) => rough[b]! - rough[a]!).slice(0, 3);
     if (rough[candidates[0]!]! < 2) return null;
   }
   let worst: number | null = null;
   let most = 4;
   for (const k of candidates) {
-    const others = subset(
-      p,
-      Array.from({ length: n }, (_, j) => j).filter((j) => j !== k)
-    );
-    const fit = n > 24 ? refine(others, evaluate(others, common.w0)) : globalFit(others);
+    const others = subset(p, [...all.slice(0, k), ...all.slice(k + 1)]);
+    const fit = n > FEW ? refine(others, evaluate(others, common.w0)) : globalFit(others);
     const theta = p.wheel[k]! - fit.w0;
     const r = p.dial[k]! + p.sense * dropMm(p.s, theta) - fit.d0;
     const ratio = Math.abs(r) / scale(fit.residual, dropSlope(p.s, theta), uWheel, uDial);
@@ -186,33 +198,22 @@ function worstReading(p: Problem, common: Fit, uWheel: number, uDial: number): n
   }
   return worst;
 }
+const FEW = 24;
 
-/** The ratio of one reading by one linear step from the common fit. */
-function linearRatio(f: Fit, left: number, uWheel: number, uDial: number): number {
+function roughRatios(f: Fit, uWheel: number, uDial: number): Float64Array {
   const n = f.residual.length;
-  let jSum = 0;
-  let rSum = 0;
-  for (let k = 0; k < n; k++) {
-    if (k === left) continue;
-    jSum += f.jacobian[k]!;
-    rSum += f.residual[k]!;
-  }
-  const jMean = jSum / (n - 1);
-  const rMean = rSum / (n - 1);
-  let a = 0;
-  let b = 0;
-  for (let k = 0; k < n; k++) {
-    if (k === left) continue;
-    const j = f.jacobian[k]! - jMean;
-    a += j * j;
-    b += j * (f.residual[k]! - rMean);
-  }
-  const step = a > 0 ? b / a : 0;
-  const others = new Float64Array(n - 1);
-  let at = 0;
-  for (let k = 0; k < n; k++) if (k !== left) others[at++] = f.residual[k]! - rMean - step * (f.jacobian[k]! - jMean);
-  const r = f.residual[left]! - rMean - step * (f.jacobian[left]! - jMean);
-  return Math.abs(r) / scale(others, f.jacobian[left]!, uWheel, uDial);
+  const { a } = centred(f);
+  let mean = 0;
+  for (let k = 0; k < n; k++) mean += f.jacobian[k]! / n;
+  const scatter = 1.4826 * median(Array.from(f.residual, Math.abs));
+  return Float64Array.from(f.residual, (r, k) => {
+    const leverage = 1 / n + (a > 0 ? (f.jacobian[k]! - mean) ** 2 / a : 0);
+    return (
+      Math.abs(r) /
+      (1 - Math.min(0.999, leverage)) /
+      Math.max(scatter, Math.hypot(uDial, f.jacobian[k]! * uWheel), 1e-12)
+    );
+  });
 }
 
 /** What counts as ordinary for one reading: the scatter of the others, or what the gauges allow if that is more. */

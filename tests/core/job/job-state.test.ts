@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { jobState, settledFigures, words } from '$core/job/index.ts';
-import { engineWith, PlayedJob, SHEET } from '../../support/job.ts';
+import { engineWith, PlayedJob, SHEET } from '../../support/played.ts';
 
 describe('a job is its log', () => {
   it('gives the same state for the same log, and changes neither log nor sheet', () => {

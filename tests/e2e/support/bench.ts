@@ -15,7 +15,7 @@ export const test = base.extend<{ quiet: void }>({
 export { expect };
 
 /** Errors a test provokes on purpose, such as an answer of 503 while the database is down. */
-const EXPECTED = /status of (401|409|422|500|503)|ERR_CONNECTION_REFUSED|net::ERR_/;
+const EXPECTED = /status of (401|404|409|422|500|503)|ERR_CONNECTION_REFUSED|net::ERR_/;
 
 function listen(page: Page, errors: string[]): void {
   page.on('pageerror', (e) => errors.push(e.message));

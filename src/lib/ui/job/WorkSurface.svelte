@@ -45,103 +45,123 @@
   const remarks = $derived(session.state.replayed.remarks.filter((r) => r.step === step.id));
 </script>
 
-<main id="main" tabindex="-1">
-  {#if session.refusal}
-    <Caution role="alert">
-      <b>{session.refusal.message}</b>
-      {#if unsettled}
-        <button
-          class="link"
-          onclick={() => onask({ for: 'override', step, flags: step.sets.length ? step.sets : ['tdc-true'] })}
-          >Go on all the same, and say why</button
+<div class="work">
+  <!-- it scrolls, so the keyboard must be able to get into it even when nothing in it takes the focus -->
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <main id="main" tabindex="0">
+    {#if session.refusal}
+      <Caution role="alert">
+        <b>{session.refusal.message}</b>
+        {#if unsettled}
+          <button
+            class="link"
+            onclick={() => onask({ for: 'override', step, flags: step.sets.length ? step.sets : ['tdc-true'] })}
+            >Go on all the same, and say why</button
+          >
+        {/if}
+        <button class="link" onclick={() => (session.refusal = null)}>Understood</button>
+      </Caution>
+    {/if}
+    {#if session.outbox.away}
+      <Caution role="alert"
+        ><b>The server or its database does not answer.</b> What you log stays here as unsent and is sent again by itself.</Caution
+      >
+    {/if}
+    {#if open && step.hazards.length}
+      <Caution>
+        {#each step.hazards as h (h)}<p>
+            <b>{hazards[h].title}</b>
+            {hazards[h].text} <span class="defer">Defers to {hazards[h].defer}.</span>
+          </p>{/each}
+      </Caution>
+    {/if}
+    {#if v.state === 'blocked'}
+      <Caution>
+        <b>Held.</b> First:
+        <ul class="held">
+          {#each v.missing as f (f)}
+            <li>
+              {flags[f].off}
+              {#if giver(f)}<button class="link" onclick={() => (view.picked = giver(f)!.id)}
+                  >to “{giver(f)!.title}”</button
+                >{/if}
+              <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: true })}
+                >it is so: {flags[f].on}</button
+              >
+            </li>
+          {/each}
+          {#each v.stillOn as f (f)}<li>
+              {flags[f].on}
+              <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: false })}
+                >it is so: {flags[f].off}</button
+              >
+            </li>{/each}
+        </ul>
+        {#if soft.length}<button class="link" onclick={() => onask({ for: 'override', step, flags: soft })}
+            >Go on without {words.list(soft.map((f) => flags[f].on))}, and say why</button
+          >{/if}
+      </Caution>
+    {/if}
+
+    <p class="phase">
+      {step.phase} · {step.title}
+      {#if v.state === 'done'}· done by {v.mark!.by.name}{:else if v.state === 'skipped'}· skipped by {v.mark!.by.name}: {v
+          .mark!.reason}{:else if v.state === 'repeat'}· to be repeated, what it gave was lost{/if}
+      {#if v.overruled}· overruled: {v.overruled}{/if}
+    </p>
+    <h1>{words.headline(session.state, session.engine, v, lengthText(prefs))}</h1>
+    <p class="why">{step.why}</p>
+
+    {#if v.asks}
+      <div class="question">
+        <p><b>{v.asks.question}</b></p>
+        <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: true })}
+          >{v.asks.yes}</button
         >
-      {/if}
-      <button class="link" onclick={() => (session.refusal = null)}>Understood</button>
-    </Caution>
-  {/if}
-  {#if session.outbox.away}
-    <Caution role="alert"
-      ><b>The server or its database does not answer.</b> What you log stays here as unsent and is sent again by itself.</Caution
-    >
-  {/if}
-  {#if open && step.hazards.length}
-    <Caution>
-      {#each step.hazards as h (h)}<p>
-          <b>{hazards[h].title}</b>
-          {hazards[h].text} <span class="defer">Defers to {hazards[h].defer}.</span>
-        </p>{/each}
-    </Caution>
-  {/if}
-  {#if v.state === 'blocked'}
-    <Caution>
-      <b>Held.</b> First:
-      <ul class="held">
-        {#each v.missing as f (f)}
-          <li>
-            {flags[f].off}
-            {#if giver(f)}<button class="link" onclick={() => (view.picked = giver(f)!.id)}
-                >to “{giver(f)!.title}”</button
-              >{/if}
-            <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: true })}
-              >it is so: {flags[f].on}</button
-            >
-          </li>
-        {/each}
-        {#each v.stillOn as f (f)}<li>
-            {flags[f].on}
-            <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: false })}
-              >it is so: {flags[f].off}</button
-            >
-          </li>{/each}
-      </ul>
-      {#if soft.length}<button class="link" onclick={() => onask({ for: 'override', step, flags: soft })}
-          >Go on without {words.list(soft.map((f) => flags[f].on))}, and say why</button
-        >{/if}
-    </Caution>
-  {/if}
+        <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: false })}
+          >{v.asks.no}</button
+        >
+      </div>
+    {/if}
+    {#if lacks.length}
+      {#key lacks.join()}
+        <EnterValues engineId={session.engine.id} names={lacks} {prefs} onentered={() => session.refreshEngine()} />
+      {/key}
+    {/if}
+    {#if step.school}<Schools {session} id={step.school} />{/if}
 
-  <p class="phase">
-    {step.phase} · {step.title}
-    {#if v.state === 'done'}· done by {v.mark!.by.name}{:else if v.state === 'skipped'}· skipped by {v.mark!.by.name}: {v
-        .mark!.reason}{:else if v.state === 'repeat'}· to be repeated, what it gave was lost{/if}
-    {#if v.overruled}· overruled: {v.overruled}{/if}
-  </p>
-  <h1>{words.headline(session.state, session.engine, v, lengthText(prefs))}</h1>
-  <p class="why">{step.why}</p>
-
-  {#if v.asks}
-    <div class="question">
-      <p><b>{v.asks.question}</b></p>
-      <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: true })}
-        >{v.asks.yes}</button
-      >
-      <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: false })}
-        >{v.asks.no}</button
-      >
+    <div class="surface">
+      {#if step.surface === 'tdc'}<Tdc {session} {view} {line} {prefs} onamend={amend} />
+      {:else if step.surface === 'mark'}<Mark {session} {prefs} />
+      {:else if step.surface === 'strokes'}<Strokes {session} {view} />
+      {:else if step.surface === 'plan'}<Plan {session} {view} {line} {prefs} stepId={step.id} onamend={amend} />
+      {:else if step.surface === 'cap'}<CapSurface {session} stepId={step.id} {prefs} onamend={amend} />
+      {:else if step.surface === 'timing'}<Timing {session} stepId={step.id} {line} {prefs} onamend={amend} />
+      {:else if step.surface === 'sheet'}<SheetValues {session} />
+      {:else if step.surface === 'close'}<CloseSurface {session} />
+      {:else}<Readings {session} stepId={step.id} {prefs} onamend={amend} />{/if}
     </div>
-  {/if}
-  {#if lacks.length}
-    {#key lacks.join()}
-      <EnterValues engineId={session.engine.id} names={lacks} {prefs} onentered={() => session.refreshEngine()} />
-    {/key}
-  {/if}
-  {#if step.school}<Schools {session} id={step.school} />{/if}
 
-  <div class="surface">
-    {#if step.surface === 'tdc'}<Tdc {session} {view} {line} {prefs} onamend={amend} />
-    {:else if step.surface === 'mark'}<Mark {session} {prefs} />
-    {:else if step.surface === 'strokes'}<Strokes {session} {view} />
-    {:else if step.surface === 'plan'}<Plan {session} {view} {line} {prefs} stepId={step.id} onamend={amend} />
-    {:else if step.surface === 'cap'}<CapSurface {session} stepId={step.id} {prefs} onamend={amend} />
-    {:else if step.surface === 'timing'}<Timing {session} stepId={step.id} {line} {prefs} onamend={amend} />
-    {:else if step.surface === 'sheet'}<SheetValues {session} />
-    {:else if step.surface === 'close'}<CloseSurface {session} />
-    {:else}<Readings {session} stepId={step.id} {prefs} onamend={amend} />{/if}
-  </div>
+    {#each remarks as r (r.id)}<p class="remark">“{r.text}” <span class="quiet small">{r.by.name}</span></p>{/each}
 
-  {#each remarks as r (r.id)}<p class="remark">“{r.text}” <span class="quiet small">{r.by.name}</span></p>{/each}
-
-  <div class="acts">
+    <dl class="facts">
+      {#if step.accept}<dt>Accept</dt>
+        <dd>{step.accept}</dd>{/if}
+      {#if step.ifSkipped}<dt>If skipped</dt>
+        <dd>{step.ifSkipped}</dd>{/if}
+      {#if step.tools.length}<dt>Tools</dt>
+        <dd>{step.tools.join(', ')}</dd>{/if}
+      <dt>Takes</dt>
+      <dd>
+        about {step.minutes} min{step.helper === 'yes'
+          ? ', with a helper'
+          : step.helper === 'advised'
+            ? ', a helper is a good thing'
+            : ''}
+      </dd>
+    </dl>
+  </main>
+  <section class="acts" aria-label="What to do with this step">
     {#if open}
       <button class="button first" onclick={ondone}>Done <kbd>D</kbd></button>
       <button class="button" onclick={() => onask({ for: 'skip', step })}>Skip, say why <kbd>S</kbd></button>
@@ -151,31 +171,16 @@
     <button class="button" onclick={() => onask({ for: 'remark', step })}>Remark <kbd>R</kbd></button>
     <a class="button" href="/bay/{session.jobId.slice(0, 6)}">Across the bay <kbd>B</kbd></a>
     <button class="button" onclick={onundo} disabled={!session.undoable}>Undo my last <kbd>U</kbd></button>
-  </div>
-  <dl class="facts">
-    {#if step.accept}<dt>Accept</dt>
-      <dd>{step.accept}</dd>{/if}
-    {#if step.ifSkipped}<dt>If skipped</dt>
-      <dd>{step.ifSkipped}</dd>{/if}
-    {#if step.tools.length}<dt>Tools</dt>
-      <dd>{step.tools.join(', ')}</dd>{/if}
-    <dt>Takes</dt>
-    <dd>
-      about {step.minutes} min{step.helper === 'yes'
-        ? ', with a helper'
-        : step.helper === 'advised'
-          ? ', a helper is a good thing'
-          : ''}
-    </dd>
-  </dl>
-</main>
+  </section>
+</div>
 
 <style>
-  main {
-    padding: 14px 22px 18px;
+  .work {
+    display: flex;
+    flex-direction: column;
     background: var(--sheet);
-    overflow: auto;
     min-width: 0;
+    min-height: 0;
   }
   main:focus {
     outline: none;
@@ -218,15 +223,17 @@
   .remark {
     margin: 6px 0;
   }
+  main {
+    flex: 1;
+    min-height: 0;
+    overflow: auto;
+    padding: 14px 22px 18px;
+  }
   .acts {
     display: flex;
     flex-wrap: wrap;
-    gap: 10px;
-    margin: 16px 0 12px;
-    position: sticky;
-    bottom: -18px;
-    padding: 8px 0;
-    background: var(--sheet);
+    gap: 8px;
+    padding: 9px 22px;
     border-top: 1px solid var(--rule);
   }
   .facts {

@@ -139,6 +139,10 @@
     padding: 7px 0;
     border-bottom: 1px solid var(--rule);
   }
+  li a {
+    display: inline-block;
+    min-height: 26px;
+  }
   li > .quiet {
     display: block;
     font-size: 13.5px;

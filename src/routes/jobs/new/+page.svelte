@@ -48,6 +48,7 @@
   }
   form {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 6px;
     max-width: 520px;
     margin-top: 14px;

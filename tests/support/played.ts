@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { admit, jobState, sheetOf, type EventBody, type GaugeRef, type JobEvent } from '$core/job/index.ts';
-import { readingParse } from '$core/measure/reading-parse.ts';
-import { parseSheetValue, type Engine, type SheetValue } from '$core/sheets/engine.ts';
-import { baseUnit } from '$core/units/units.ts';
+import { admit, jobState, sheetOf, type EventBody, type GaugeRef, type JobEvent } from '../../src/core/job/index.ts';
+import { readingParse } from '../../src/core/measure/reading-parse.ts';
+import { parseSheetValue, type Engine, type SheetValue } from '../../src/core/sheets/engine.ts';
+import { baseUnit } from '../../src/core/units/units.ts';
 
 export const GAUGES: Record<string, GaugeRef> = {
   wheel: { id: 'wheel', name: 'Wheel', resolution: 0.5, accuracy: 0.25 },

@@ -1,0 +1,45 @@
+import { jobState } from '../src/core/job/index.ts';
+import { words } from '../src/core/job/index.ts';
+import { cycleState } from '../src/core/crank/cycle-state.ts';
+import { slider, dropMm } from '../src/core/crank/slider.ts';
+import { tdcFit } from '../src/core/crank/tdc-fit.ts';
+import { PlayedJob } from '../tests/support/played.ts';
+
+/** The core's own share, in milliseconds a call: median of batches after warming up. */
+function measure(what: string, asked: string, call: () => unknown, batch = 20): void {
+  for (let k = 0; k < 30; k++) call();
+  const times: number[] = [];
+  for (let b = 0; b < 25; b++) {
+    const from = performance.now();
+    for (let k = 0; k < batch; k++) call();
+    times.push((performance.now() - from) / batch);
+  }
+  const ms = times.sort((a, b) => a - b)[12]!;
+  console.log(`${what.padEnd(58)} ${`${ms.toFixed(3)} ms`.padStart(16)}   asked ${asked}`);
+}
+
+const job = new PlayedJob().toStroke();
+const state = job.state;
+const order = [1, 2, 4, 3];
+measure('jobState of a job of 20 events', 'under 8 ms', () => jobState(job.sheet, job.engine, job.log));
+let turn = 0;
+measure('a move of the dial: plan, strokes, piston', 'under 1 ms', () => {
+  turn = (turn + 1) % 720;
+  const from = { ...state.crank, crankDeg: turn };
+  words.planTo(words.crankTarget(state, { surface: 'plan' }), state, job.engine, 'front', from);
+  return cycleState({ cycleDeg: 720, firingOrder: order, crankDeg: turn });
+});
+const s = slider({ strokeMm: 92, rodMm: 171 });
+if (s.ok) {
+  const readings = Array.from({ length: 200 }, (_, k) => {
+    const t = -40 + 0.4 * k;
+    return { wheelDeg: 357 + t, dialMm: 8 - dropMm(s.out, t) + ((k * 7919) % 13) * 0.001 };
+  });
+  const gauges = { wheel: { resolution: 0.5, accuracy: 0.25 }, dial: { resolution: 0.01, accuracy: 0.02 } };
+  measure(
+    'tdc.fit with 200 readings',
+    'under 2 ms',
+    () => tdcFit({ readings, strokeMm: 92, rodMm: 171, dialSense: 1, ...gauges }),
+    5
+  );
+}

@@ -1,0 +1,135 @@
+import { spawnSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { join } from 'node:path';
+import pg from 'pg';
+import { cluster } from '../scripts/lib/cluster.mjs';
+import { dropDatabase, ensureDatabase, migrate } from '../scripts/lib/database.mjs';
+import { root } from '../scripts/lib/paths.mjs';
+import { ensureBuild } from '../scripts/lib/prepare.mjs';
+import { dragCost } from './lib/drag.mjs';
+import { loggingLatency } from './lib/logging.mjs';
+import { cpuPerRequest, median, startServer } from './lib/servers.mjs';
+
+/**
+ * What must be fast, measured on this machine: npm run bench. Floor and product are measured in turns in one run, so that
+ * whatever else the machine does falls on both. Nothing here fails; it prints figures beside what was asked.
+ */
+const line = (what, figure, asked) => console.log(`${what.padEnd(58)} ${figure.padStart(16)}   asked ${asked}`);
+
+const db = cluster('pg', { durable: true });
+await db.start();
+const NAME = 'nemrik_bench';
+await dropDatabase(db.url('postgres'), NAME);
+await ensureDatabase(db.url('postgres'), NAME);
+const DATABASE_URL = db.url(NAME);
+await migrate(DATABASE_URL);
+if (
+  spawnSync('npx', ['tsx', 'demo/seed.ts'], { cwd: root, env: { ...process.env, DATABASE_URL }, stdio: 'inherit' })
+    .status !== 0
+)
+  process.exit(1);
+await ensureBuild();
+const bareBuilt = spawnSync(join(root, 'node_modules/.bin/vite'), ['build', '--logLevel', 'error'], {
+  cwd: join(root, 'bench/bare'),
+  stdio: 'inherit'
+});
+if (bareBuilt.status !== 0) process.exit(1);
+const bare = await startServer('bench/bare/build', { DATABASE_URL }, '/lock-4-pump');
+const nemrik = await startServer('build', { DATABASE_URL }, '/api/health');
+const client = new pg.Client({ connectionString: DATABASE_URL });
+await client.connect();
+const { rows } = await client.query('SELECT id FROM job ORDER BY opened_at DESC');
+const cookie = { headers: { cookie: 'nemrik-person=ines-farrow' } };
+
+try {
+  await pages();
+  await calls();
+  await logging();
+  await dial();
+  core();
+} finally {
+  await client.end();
+  nemrik.stop();
+  bare.stop();
+  await new Promise((r) => setTimeout(r, 500));
+  await dropDatabase(db.url('postgres'), NAME);
+}
+
+async function inTurns(kinds, n, rounds = 7) {
+  const seen = Object.fromEntries(Object.keys(kinds).map((k) => [k, []]));
+  for (let r = 0; r <= rounds; r++)
+    for (const [k, { server, request }] of Object.entries(kinds)) {
+      const ms = await cpuPerRequest(server, n, request);
+      // the first round warms up
+      if (r > 0) seen[k].push(ms);
+    }
+  return Object.fromEntries(Object.entries(seen).map(([k, v]) => [k, median(v)]));
+}
+
+async function pages() {
+  const get = (server, path) => ({ server, request: () => fetch(server.url + path, cookie) });
+  const ms = await inTurns(
+    { bare: get(bare, '/lock-4-pump'), floor: get(nemrik, '/'), job: get(nemrik, `/jobs/${rows[0].id}`) },
+    200
+  );
+  line('bare page, processor time a request', `${ms.bare.toFixed(2)} ms`, '(the floor)');
+  line('floor page', `${ms.floor.toFixed(2)} ms, ${(ms.floor / ms.bare).toFixed(2)} x`, 'at most 3 x');
+  line('job page', `${ms.job.toFixed(2)} ms, ${(ms.job / ms.bare).toFixed(2)} x`, 'at most 3 x');
+}
+
+async function calls() {
+  const body = JSON.stringify({ strokeMm: 92, rodMm: 171, crankDeg: -12 });
+  const post = (server, path) => ({
+    server,
+    request: () => fetch(server.url + path, { method: 'POST', body, headers: { 'content-type': 'application/json' } })
+  });
+  const ms = await inTurns({ bare: post(bare, '/api'), calc: post(nemrik, '/api/calc/piston.at') }, 800);
+  line('bare JSON route', `${ms.bare.toFixed(3)} ms`, '(the floor)');
+  line('api/calc/piston.at', `${ms.calc.toFixed(3)} ms, ${(ms.calc / ms.bare).toFixed(2)} x`, 'at most 1.5 x');
+}
+
+async function logging() {
+  const jobs = [];
+  for (let k = 0; k < 10; k++) {
+    jobs.push(randomUUID());
+    await client.query(
+      `INSERT INTO job (id, engine_id, sheet, opened_by) VALUES ($1, 'lock-4-pump', 'fit-from-scratch', 'ines-farrow')`,
+      [jobs[k]]
+    );
+  }
+  const t = await loggingLatency(nemrik.url, jobs, 'ines-farrow');
+  line(`reading acknowledged, 20 people, ${t.n} readings: median`, `${t.p50.toFixed(1)} ms`, '');
+  line('  99th percentile (longest beside it)', `${t.p99.toFixed(1)} (${t.max.toFixed(0)}) ms`, 'within 50 ms');
+}
+
+async function dial() {
+  const d = await dragCost(nemrik.url, `/jobs/${rows[0].id}`, 'ines-farrow');
+  line(
+    `dragging the dial, ${d.moves} moves in ${d.frames} frames: a frame`,
+    `${d.perFrame.toFixed(2)} ms`,
+    'under 8 ms'
+  );
+  line(
+    '  a move of the pointer; longest task',
+    `${d.perMove.toFixed(2)}; ${d.longest.toFixed(0)} ms`,
+    'none over 50 ms'
+  );
+}
+
+function core() {
+  const r = spawnSync('npx', ['tsx', 'bench/core.ts'], { cwd: root, encoding: 'utf8' });
+  process.stdout.write(r.stdout);
+  process.stderr.write(
+    r.stderr
+      .split('\n')
+      .filter((l) => !l.startsWith('npm warn'))
+      .join('\n')
+  );
+  const lines = Array.from({ length: 10_000 }, (_, k) =>
+    JSON.stringify({ calc: 'piston.at', in: { strokeMm: 92, rodMm: 171, crankDeg: k % 360 } })
+  ).join('\n');
+  const from = performance.now();
+  const batch = spawnSync('npm', ['run', '-s', 'calc', '--', '--batch'], { cwd: root, input: lines, maxBuffer: 1e8 });
+  const answers = batch.stdout.toString().trim().split('\n').length;
+  line(`calc --batch, ${answers} light lines`, `${((performance.now() - from) / 1000).toFixed(2)} s`, 'under 5 s');
+}
