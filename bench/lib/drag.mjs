@@ -30,8 +30,8 @@ export async function dragCost(url, path, person) {
       box.y + box.height * 0.52 - r * Math.cos((deg * Math.PI) / 180)
     ];
   };
-  const task = async () =>
-    (await cdp.send('Performance.getMetrics')).metrics.find((m) => m.name === 'TaskDuration').value * 1000;
+  const metrics = async () =>
+    Object.fromEntries((await cdp.send('Performance.getMetrics')).metrics.map((m) => [m.name, m.value * 1000]));
   await page.evaluate(() => {
     window.__frames = [];
     const count = (t) => (window.__frames.push(t), requestAnimationFrame(count));
@@ -42,15 +42,32 @@ export async function dragCost(url, path, person) {
     });
   });
   await page.mouse.move(...at(20));
+  // the same moves with nothing held: what moving a pointer over the page costs by itself
+  const idle = await metrics();
+  for (let deg = 20; deg <= 380; deg += 2) await page.mouse.move(...at(deg));
+  const idlePerMove = ((await metrics()).TaskDuration - idle.TaskDuration) / 181;
+  await page.mouse.move(...at(20));
   await page.mouse.down();
-  const before = await task();
+  const before = await metrics();
   const frames = await page.evaluate(() => window.__frames.length);
   for (let deg = 20; deg <= 380; deg += 2) await page.mouse.move(...at(deg));
-  const spent = (await task()) - before;
+  const after = await metrics();
+  const spent = after.TaskDuration - before.TaskDuration;
+  const parts = Object.fromEntries(
+    ['ScriptDuration', 'LayoutDuration', 'RecalcStyleDuration'].map((k) => [k, (after[k] - before[k]) / 181])
+  );
   const drawn = (await page.evaluate(() => window.__frames.length)) - frames;
   const long = await page.evaluate(() => window.__long);
   await page.keyboard.press('Escape');
   await page.mouse.up();
   await browser.close();
-  return { perFrame: spent / drawn, frames: drawn, moves: 181, perMove: spent / 181, longest: Math.max(0, ...long) };
+  return {
+    perFrame: spent / drawn,
+    frames: drawn,
+    moves: 181,
+    perMove: spent / 181,
+    parts,
+    idlePerMove,
+    longest: Math.max(0, ...long)
+  };
 }

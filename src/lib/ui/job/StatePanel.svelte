@@ -98,6 +98,10 @@
     flex-direction: column;
     gap: 4px;
   }
+  .here,
+  .next {
+    contain: content;
+  }
   .here {
     color: var(--ink-2);
     line-height: 1.15;

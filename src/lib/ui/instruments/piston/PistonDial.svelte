@@ -93,6 +93,8 @@
     display: block;
     width: 100%;
     max-width: 300px;
+    will-change: transform;
+    contain: layout paint;
   }
   .thin {
     fill: none;

@@ -2,7 +2,7 @@
   import { mod } from '$core/angles.ts';
   import type { CrankPlan } from '$core/crank/crank-plan.ts';
   import { GENERIC_VALVES } from '$core/crank/cycle-state.ts';
-  import { arrowAt, lapPath, lapPoint, lapRadius, placeTouched, shapeFor, SIZE, tickPath } from './dial-geometry.ts';
+  import { arrowAt, dialFace, lapPath, lapPoint, lapRadius, placeTouched, shapeFor, SIZE } from './dial-geometry.ts';
   import { DialTurn } from './dial.svelte.ts';
 
   interface Props {
@@ -23,12 +23,7 @@
   let { cycleDeg, deg, strokeKnown, targetDeg, plan, valves = null, valueText, onturning, onturned }: Props = $props();
 
   const shape = $derived(shapeFor(cycleDeg));
-  const ticks = $derived({ short: tickPath(shape, 'short'), long: tickPath(shape, 'long') });
-  const laps = $derived(
-    cycleDeg === 720
-      ? { outer: lapPath(shape, -180, 180), inner: lapPath(shape, 180, 540) }
-      : { outer: lapPath(shape, 0, 360), inner: '' }
-  );
+  const face = $derived(dialFace(shape));
   const v = $derived(valves ?? GENERIC_VALVES);
   const exhaust = $derived(lapPath(shape, 180 - v.evoBbdc, 360 + v.evcAtdc, -15));
   const intake = $derived(lapPath(shape, 360 - v.ivoBtdc, 540 + v.ivcAbdc, 15));
@@ -113,14 +108,14 @@
   onkeydown={key}
   onblur={() => turn.settle()}
 >
-  {#if laps.inner}<path d={laps.inner} class="lap inner" />{/if}
-  <path d={laps.outer} class="lap outer" />
+  {#if face.inner}<path d={face.inner} class="lap inner" />{/if}
+  <path d={face.outer} class="lap outer" />
   {#if cycleDeg === 720}
     <path d={exhaust} class="valve exhaust" />
     <path d={intake} class="valve intake" />
   {/if}
-  <path d={ticks.short} class="tick" />
-  <path d={ticks.long} class="tick long" />
+  <path d={face.short} class="tick" />
+  <path d={face.long} class="tick long" />
   {#each arcs as a, k (k)}
     <path d={a.d} class="turn" />
     <path d="M-9 -8 L6 0 L-9 8Z" class="head" transform={a.head} />
@@ -181,6 +176,9 @@
     flex-shrink: 0;
     margin: 0 auto;
     touch-action: none;
+    /* a layer of its own: turning it repaints nothing else */
+    will-change: transform;
+    contain: layout paint;
   }
   svg.live {
     cursor: grab;

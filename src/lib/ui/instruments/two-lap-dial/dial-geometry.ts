@@ -34,6 +34,30 @@ export function lapPoint(s: DialShape, theta: number, offset = 0): { x: number; 
 
 const at = (n: number) => n.toFixed(1);
 
+export interface DialFace {
+  short: string;
+  long: string;
+  outer: string;
+  inner: string;
+}
+const faces = new Map<number, DialFace>();
+
+/** What of a dial never changes: laps and ticks, worked out once for each cycle. */
+export function dialFace(s: DialShape): DialFace {
+  let face = faces.get(s.cycleDeg);
+  if (!face) {
+    const four = s.cycleDeg === 720;
+    face = {
+      short: tickPath(s, 'short'),
+      long: tickPath(s, 'long'),
+      outer: four ? lapPath(s, -180, 180) : lapPath(s, 0, 360),
+      inner: four ? lapPath(s, 180, 540) : ''
+    };
+    faces.set(s.cycleDeg, face);
+  }
+  return face;
+}
+
 /** The path along the laps from one place to another, `stepDeg` apart; it may run backwards. */
 export function lapPath(s: DialShape, from: number, to: number, offset = 0, stepDeg = 4): string {
   const n = Math.max(1, Math.ceil(Math.abs(to - from) / stepDeg));

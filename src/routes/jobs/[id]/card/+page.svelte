@@ -11,11 +11,11 @@
 <Frame>
   {#snippet subject()}<b>{data.engine.name}</b> · job card{/snippet}
   <div class="desk">
-    <p class="no-print acts">
+    <nav class="no-print acts" aria-label="What to do with the card">
       <button class="button first" onclick={() => window.print()}>Print</button>
       <a class="button" href="/jobs/{data.job.id}/card.pdf">PDF</a>
       <a class="button" href="/jobs/{data.job.id}">Back to the job</a>
-    </p>
+    </nav>
     <main id="main" class="card">
       <header>
         <h1>{data.engine.name}: {data.sheet.title.toLowerCase()}</h1>
