@@ -53,7 +53,7 @@ export const rules: Rule[] = [
   {
     id: 'IL.10',
     on: ['mark-judged'],
-    off: ['compression-confirmed'],
+    off: ['compression-confirmed', 'housing-indexed'],
     bar: 'Both TDCs carry the mark: stroke not proved',
     never: 'Index or fit to number one.',
     because:

@@ -23,7 +23,7 @@ export const plusMinus = (u: number, decimals = 2): string => `± ${(2 * u).toFi
 
 /** A place in the cycle: `7.0° before firing TDC`, `14.2° after overlap TDC`. */
 export function placeText(place: CrankPlace, cycleDeg: number): string {
-  if (place.crankDeg === null) return 'not known';
+  if (place.crankDeg === null) return 'crank not placed';
   const half = place.strokeKnown ? cycleDeg : 360;
   const d = mod(place.crankDeg, half);
   const nearest = Math.round(d / 360) * 360;

@@ -164,13 +164,13 @@
   <section class="acts" aria-label="What to do with this step">
     {#if open}
       <button class="button first" onclick={ondone}>Done <kbd>D</kbd></button>
-      <button class="button" onclick={() => onask({ for: 'skip', step })}>Skip, say why <kbd>S</kbd></button>
+      <button class="button" onclick={() => onask({ for: 'skip', step })}>Skip <kbd>S</kbd></button>
     {:else if settled}
       <button class="button" onclick={() => session.say({ kind: 'reopen', step: step.id })}>Open again</button>
     {/if}
     <button class="button" onclick={() => onask({ for: 'remark', step })}>Remark <kbd>R</kbd></button>
     <a class="button" href="/bay/{session.jobId.slice(0, 6)}">Across the bay <kbd>B</kbd></a>
-    <button class="button" onclick={onundo} disabled={!session.undoable}>Undo my last <kbd>U</kbd></button>
+    <button class="button" onclick={onundo} disabled={!session.undoable}>Undo <kbd>U</kbd></button>
   </section>
 </div>
 

@@ -37,8 +37,12 @@
     <Readings {session} {stepId} {prefs} {onamend} />
     {#if off !== null}
       <p class="finding">
-        The rotor stands {Math.abs(off).toFixed(0)}° {off === 0 ? 'on' : off > 0 ? 'clockwise of' : 'anticlockwise of'} number
-        one’s tower{#if teeth}; half a tooth is {(180 / teeth).toFixed(1)}°{/if}.
+        {#if Math.abs(off) < 0.5}The rotor points at number one’s tower{:else}The rotor stands {Math.abs(off).toFixed(
+            0
+          )}°
+          {off > 0 ? 'clockwise of' : 'anticlockwise of'} number one’s tower{/if}{#if teeth}; half a tooth is {(
+            180 / teeth
+          ).toFixed(1)}°{/if}.
         {#if teeth && Math.abs(off) > 180 / teeth}<b
             >More than half a tooth: lift, move one tooth {off > 0 ? 'anticlockwise' : 'clockwise'}, let down again.</b
           >{:else if teeth}<b>Within half a tooth.</b>{/if}

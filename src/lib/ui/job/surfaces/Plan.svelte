@@ -37,7 +37,7 @@
   <ol class="moves" data-testid="plan">
     {#each moves as m, k (k)}
       {@const s = plan.steps[k]}
-      <li>
+      <li class:still={!s}>
         {#if s}<span class="big">{s.degrees.toFixed(1)}°</span>{/if}
         <span class="say">{m}</span>
       </li>
@@ -87,6 +87,9 @@
     align-items: center;
     border-top: 1.5px solid var(--ink);
     padding: 12px 0;
+  }
+  .moves li.still {
+    grid-template-columns: 1fr;
   }
   .big {
     font-stretch: 76%;

@@ -113,6 +113,9 @@
     font-size: 13px;
     padding: 2px 8px 2px 0;
   }
+  .two td.quiet {
+    white-space: nowrap;
+  }
   .strong {
     font-weight: 600;
   }
