@@ -45,6 +45,29 @@ function wholeFit(o: {
   ];
 }
 
+/** A job on the mark, as far as the degree wheel. */
+const upToTdc: Line[] = done('intake', 'safe', 'plugs', 'bar', 'look', 'wheel');
+
+const stopPairs = (...rows: [string, string][]): Line[] =>
+  rows.flatMap(([b, a]): Line[] => [
+    { read: b, step: 'tdc', slot: 'before' },
+    { read: a, step: 'tdc', slot: 'after' }
+  ]);
+
+const fitted = (...rows: [string, string][]): Line[] =>
+  rows.flatMap(([w, d]): Line[] => [
+    { read: w, step: 'tdc', slot: 'fit-wheel' },
+    { read: d, step: 'tdc', slot: 'fit-dial' }
+  ]);
+
+/** A whole job on the mark. */
+const verified = (method: string, readings: Line[]): Line[] => [
+  ...upToTdc,
+  { choose: 'tdc', option: method },
+  ...readings,
+  ...done('tdc', 'probe-out', 'mark', 'scale', 'pointer', 'off', 'close')
+];
+
 /** Jobs of the demo workshop. The Lock 4 pump's damper ring creeps from job to job; the last one has found it again. */
 export const jobs: DemoJob[] = [
   {
@@ -135,13 +158,96 @@ export const jobs: DemoJob[] = [
       ...done('tdc', 'mark', 'probe-out'),
       { sign: 'airPushedOut', seen: true },
       { sign: 'companionRocking', seen: true },
-      ...done('stroke', 'ref'),
-      { read: '2:10', step: 'tower', slot: 'tower' },
-      { remark: 'Lead of cylinder 4 is short: reaches only with the tower at ten past two', step: 'tower' },
-      ...done('tower', 'clamp-ready', 'seal', 'pump-shaft', 'slot'),
-      { read: '2:20', step: 'in', slot: 'rotor' },
-      ...done('in'),
-      { fact: 'stoppedHigh', is: true }
+      ...done('stroke'),
+      { read: '318.5', step: 'ref', slot: 'stands' }
+    ]
+  },
+  {
+    key: 'generator-2025',
+    engine: 'Generator shed',
+    sheet: 'verify-marks',
+    by: 'Tobias Renn',
+    opened: '2025-03-11T08:30:00Z',
+    lines: verified('stop', stopPairs(['338.5', '21.5'], ['338.0', '21.5'], ['338.5', '22.0']))
+  },
+  {
+    key: 'otter-2025',
+    engine: 'Dredger Otter',
+    sheet: 'verify-marks',
+    by: 'Marit Oakes',
+    opened: '2025-10-06T08:30:00Z',
+    lines: verified(
+      'fit',
+      fitted(
+        ['322', '7.46'],
+        ['332', '14.55'],
+        ['342', '19.85'],
+        ['352', '23.03'],
+        ['11', '22.89'],
+        ['21', '19.58'],
+        ['31', '14.19'],
+        ['41', '6.96']
+      )
+    )
+  },
+  {
+    key: 'generator-2026',
+    engine: 'Generator shed',
+    sheet: 'verify-marks',
+    by: 'Tobias Renn',
+    opened: '2026-11-24T09:30:00Z',
+    promised: '2026-12-03',
+    lines: [...upToTdc, { choose: 'tdc', option: 'stop' }, ...stopPairs(['338.0', '21.5'], ['338.5', '22.0'])]
+  },
+  {
+    key: 'otter-2026',
+    engine: 'Dredger Otter',
+    sheet: 'verify-marks',
+    by: 'Ines Farrow',
+    opened: '2026-11-24T13:20:00Z',
+    promised: '2026-12-01',
+    lines: [
+      ...upToTdc,
+      { choose: 'tdc', option: 'fit' },
+      // one turn of the pointer was missed at 31 degrees
+      ...fitted(
+        ['322', '7.44'],
+        ['332', '14.56'],
+        ['342', '19.83'],
+        ['352', '23.04'],
+        ['11', '22.90'],
+        ['21', '19.57'],
+        ['31', '13.18'],
+        ['41', '6.98']
+      )
+    ]
+  },
+  {
+    key: 'saw-2026',
+    engine: 'Stone saw',
+    sheet: 'verify-marks',
+    by: 'Jory Pell',
+    opened: '2026-11-24T14:40:00Z',
+    promised: '2026-12-04',
+    lines: [
+      ...upToTdc,
+      { choose: 'tdc', option: 'highest' },
+      { read: '9.84', step: 'tdc', slot: 'top-dial' },
+      { read: '2.5', step: 'tdc', slot: 'top' },
+      { read: '1.0', step: 'tdc', slot: 'top' }
+    ]
+  },
+  {
+    key: 'fire-pump-2026',
+    engine: 'Fire pump',
+    sheet: 'verify-marks',
+    by: 'Ines Farrow',
+    opened: '2026-11-20T08:15:00Z',
+    promised: '2026-11-26',
+    lines: [
+      ...upToTdc,
+      ...pairs('1.40', ['345.0', '16.0'], ['345.5', '16.0'], ['345.0', '15.5']),
+      ...done('tdc', 'probe-out', 'mark')
     ]
   }
 ];

@@ -42,3 +42,32 @@ export function cycleEvidence({ evidence, prior }: z.infer<typeof cycleEvidenceI
   const state = pCompression >= 0.95 - 1e-9 ? 'compression' : pCompression <= 0.05 + 1e-9 ? 'exhaust' : 'unsure';
   return { pCompression, state, contradictory: forIt && against };
 }
+
+/** P(seen | compression) and P(seen | exhaust) that belong to a sign's two likelihood ratios. */
+function chances(kind: SignKind): [number, number] {
+  const [yes, no] = likelihood[kind];
+  const exhaust = (1 - no) / (yes - no);
+  return [yes * exhaust, exhaust];
+}
+
+const entropy = (p: number): number => (p <= 0 || p >= 1 ? 0 : -p * Math.log2(p) - (1 - p) * Math.log2(1 - p));
+
+/**
+ * The sign that would settle the question best: the one after which the expected doubt (Shannon entropy of the
+ * probability) is least, whichever way it turns out. null when none is left. Ties keep the order given.
+ */
+export function mostTelling(pCompression: number, left: readonly SignKind[]): SignKind | null {
+  let best: SignKind | null = null;
+  let least = Infinity;
+  for (const kind of left) {
+    const [c, e] = chances(kind);
+    const seen = pCompression * c + (1 - pCompression) * e;
+    const after =
+      seen * entropy((pCompression * c) / seen) + (1 - seen) * entropy((pCompression * (1 - c)) / (1 - seen));
+    if (after < least - 1e-12) {
+      least = after;
+      best = kind;
+    }
+  }
+  return best;
+}

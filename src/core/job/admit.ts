@@ -3,7 +3,7 @@ import { ok, type Result } from '../errors/result.ts';
 import type { Engine } from '../sheets/engine.ts';
 import { fieldOf } from '../sheets/data-sheet.ts';
 import { flags, isHard, type FlagId } from '../sheets/flags.ts';
-import type { RunSheet } from '../sheets/types.ts';
+import type { RunSheet, Slot, Step } from '../sheets/types.ts';
 import { isSchool, schoolOf } from '../sheets/schools.ts';
 import type { EventBody, JobEvent } from './events.ts';
 import { missingValues, type JobState, type StepView } from './state.ts';
@@ -54,7 +54,7 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
 
 /** `stands-back` and `strobe-again` are further ways to log a slot that repeats. */
 const matches = (slot: string, given: string): boolean =>
-  given === slot || given === `${slot}-again` || given === `${slot}-back`;
+  given === slot || (given.startsWith(slot) && ['-again', '-back', '-unsure'].includes(given.slice(slot.length)));
 
 function withStep(state: JobState, id: string, then: (v: StepView) => Answer): Answer {
   const v = state.steps.find((s) => s.step.id === id);
@@ -72,13 +72,21 @@ function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
     const what = values.map((n) => lower(fieldOf(n)?.label ?? n)).join(', ');
     return fail('values-missing', 'step', { step: step.title, what });
   }
-  const unread = step.slots.filter(
-    (s) => s.required && !state.readings.some((r) => r.step === step.id && matches(s.slot, r.slot))
-  );
+  const unread = unreadSlots(state, step);
   if (unread.length > 0)
     return fail('readings-missing', 'step', { step: step.title, what: unread.map((s) => s.label).join(', ') });
   const open = v.overruled === null ? notSettled(state, v) : null;
   return open === null ? yes : fail('not-proved', 'step', { step: step.title, what: open });
+}
+
+/** The figures a step cannot do without and has not got: those of the method chosen, where there are methods. */
+function unreadSlots(state: JobState, step: Step): Slot[] {
+  const has = (slot: string) => state.readings.some((r) => r.step === step.id && matches(slot, r.slot));
+  const needed: readonly string[] =
+    step.surface === 'tdc'
+      ? state.tdc.slots.filter((s) => s !== 'depth')
+      : step.slots.filter((s) => s.required).map((s) => s.slot);
+  return step.slots.filter((s) => needed.includes(s.slot) && !has(s.slot));
 }
 
 /** What the readings of a step leave open, in words; null when they settle it. A reason overrules it. */
@@ -91,8 +99,13 @@ export function notSettled(state: JobState, v: StepView): string | null {
     return state.signs.length < 2 ? 'one sign alone is provisional, add a second and independent one' : null;
   }
   if (v.step.surface === 'tdc') {
-    if (!state.tdc.found) return state.tdc.error?.message ?? 'no complete pair';
-    return state.tdc.verdict && state.tdc.verdict.state !== 'in' ? 'too close to call: take another pair' : null;
+    if (!state.tdc.found)
+      return (
+        state.tdc.error?.message ??
+        (state.tdc.method === 'mark' ? 'no earlier job has proved this mark' : 'the readings are not complete')
+      );
+    if (state.tdc.fit?.bottomed) return 'the dial seems to have come to the end of its travel';
+    return state.tdc.verdict && state.tdc.verdict.state !== 'in' ? 'too close to call' : null;
   }
   const timing = state.timing[v.step.id];
   if (timing?.latest?.verdict && timing.latest.verdict.state !== 'in')

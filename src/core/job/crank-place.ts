@@ -1,10 +1,9 @@
 import { mod } from '../angles.ts';
-import type { TdcFromPairs } from '../crank/tdc-pairs.ts';
 import type { Evidence } from '../crank/cycle-evidence.ts';
 import { cycleDegOf, numberOf, type Engine } from '../sheets/engine.ts';
 import type { EventOf } from './events.ts';
 import type { Reading, Replayed } from './replay.ts';
-import { placeU, type TdcWork } from './tdc-work.ts';
+import { placeU, type TdcFound, type TdcWork } from './tdc-work.ts';
 
 export interface CrankPlace {
   /** degrees after number one's firing TDC; modulo one turn while the stroke is not known. null: not known at all */
@@ -54,19 +53,23 @@ function withStroke(place: CrankPlace, compression: boolean): CrankPlace {
   return { ...place, strokeKnown: true, crankDeg: compression ? mod(turn + 360, 720) : turn };
 }
 
-const WHEEL_SLOTS = new Set(['before', 'after', 'stands', 'stands-back']);
+const WHEEL_SLOTS = new Set(['before', 'after', 'top', 'fit-wheel', 'stands', 'stands-back', 'stands-unsure']);
+/** Slots read while the crank rocks about one TDC. */
+const ROCKING = new Set(['before', 'after', 'top', 'fit-wheel']);
 /** Reading the same place again may come out a little behind it; that is not a turn of the crank. */
 const SAME_PLACE_DEG = 3;
 
-function fromWheel(last: CrankPlace, reading: Reading, tdc: TdcFromPairs, cycle: number): CrankPlace {
+function fromWheel(last: CrankPlace, reading: Reading, tdc: TdcFound, cycle: number): CrankPlace {
   const turn = mod(reading.value - tdc.tdcWheelDeg, 360);
   const uDeg = placeU(reading.gauge, tdc.uDeg);
-  const lastMove = reading.slot === 'stands-back' ? 'backward' : 'forward';
+  const lastMove =
+    reading.slot === 'stands-back' ? 'backward' : reading.slot === 'stands-unsure' ? 'unknown' : 'forward';
   if (last.crankDeg === null || !last.strokeKnown)
     return { crankDeg: turn, uDeg, strokeKnown: false, lastMove, from: 'wheel' };
   const ahead = mod(turn - last.crankDeg, 360);
   // pairs rock about one TDC: the nearer way; elsewhere the way the technician says the crank went
-  const nearest = reading.slot === 'before' || reading.slot === 'after' ? ahead > 180 : ahead > 360 - SAME_PLACE_DEG;
+  const near = ROCKING.has(reading.slot) || reading.slot === 'stands-unsure';
+  const nearest = near ? ahead > 180 : ahead > 360 - SAME_PLACE_DEG;
   const back = reading.slot === 'stands-back' ? ahead > SAME_PLACE_DEG : nearest;
   return {
     crankDeg: mod(last.crankDeg + ahead - (back ? 360 : 0), cycle),

@@ -27,7 +27,7 @@ export function settledFigures(state: JobState, engine: Engine): SettledFigure[]
       uDeg: tdc.found.uDeg,
       kind: 'wheel',
       verdict: tdc.verdict?.state ?? null,
-      calc: 'tdc.pairs',
+      calc: tdc.calc,
       input: tdc.input,
       output: tdc.found
     });

@@ -1,3 +1,4 @@
+import { rad, wrap180 } from '../angles.ts';
 import { fail } from '../errors/catalogue.ts';
 import type { Result } from '../errors/result.ts';
 import { readingParse, type ParsedReading } from '../measure/reading-parse.ts';
@@ -22,8 +23,11 @@ export function nextSlot(state: JobState, step: Step, prefer?: string): Aim | nu
   const mine = state.readings.filter((r) => r.step === step.id);
   const named = (s: string) => step.slots.find((x) => x.slot === s)!;
   if (step.surface === 'tdc') {
-    const as = prefer ?? state.tdc.nextSlot;
-    return { slot: named(as), as, n: as === 'depth' ? null : mine.filter((r) => r.slot === as).length + 1 };
+    const wanted = state.tdc.slots as string[];
+    const as = prefer !== undefined && wanted.includes(prefer) ? prefer : state.tdc.nextSlot;
+    if (as === null) return null;
+    const counted = as !== 'depth' && as !== 'top-dial';
+    return { slot: named(as), as, n: counted ? mine.filter((r) => r.slot === as).length + 1 : null };
   }
   if (step.surface === 'timing') {
     const base = step.slots[0]!;
@@ -66,7 +70,8 @@ export function readFor(
 export function doubt(state: JobState, engine: Engine, step: Step, aim: Aim, figure: ParsedReading): string | null {
   const { value } = figure;
   if (aim.slot.slot === 'depth') return depthDoubt(engine, value);
-  if (step.surface === 'tdc') return pairDoubt(state, aim, value);
+  if (aim.as === 'before' || aim.as === 'after') return pairDoubt(state, aim, value);
+  if (aim.as === 'fit-dial') return fitDoubt(state, engine, aim, value);
   if (aim.slot.quantity === 'timing') {
     if (Math.abs(value) > 60) return `${value.toFixed(1)}° is far from any initial timing.`;
     const target = numberOf(engine, 'staticBtdc');
@@ -96,4 +101,20 @@ function pairDoubt(state: JobState, aim: Aim, value: number): string | null {
   if (others.length === 0) return null;
   const off = Math.min(...others.map((o) => Math.abs(((value - o + 540) % 360) - 180)));
   return off > 5 ? `That is ${off.toFixed(1)}° from the other readings of this side.` : null;
+}
+
+/** A dial figure that steps away from the last one by more than the piston can move between the two places. */
+function fitDoubt(state: JobState, engine: Engine, aim: Aim, mm: number): string | null {
+  const rows = state.tdc.fit?.rows ?? [];
+  const g = sliderOf(engine);
+  const s = g ? slider(g) : null;
+  const last = rows[(aim.n ?? 1) - 2];
+  const here = rows[(aim.n ?? 1) - 1];
+  if (!s?.ok || !last?.dial || !here) return null;
+  const apart = Math.abs(wrap180(here.wheel.value - last.wheel.value));
+  const most = apart * rad(s.out.r) * 1.2 + 0.5;
+  const moved = Math.abs(mm - last.dial.value);
+  return moved > most
+    ? `The dial moved ${moved.toFixed(2)} mm over ${apart.toFixed(0)}°, more than the piston can: a whole turn missed?`
+    : null;
 }

@@ -101,6 +101,7 @@ function apply(
 ): void {
   switch (e.kind) {
     case 'reading': {
+      if (steps.get(e.step)?.surface === 'tdc') r.flags.set(inCylinder(r), true);
       const { id, step, slot, quantity, text, unit, value, resolution, gauge, by, at, seq } = e;
       readings.set(id, {
         id,
@@ -170,6 +171,9 @@ function apply(
       break;
   }
 }
+
+/** What stands in cylinder one while TDC is sought: danger from the first reading on, not only once the step is done. */
+const inCylinder = (r: Replayed): FlagId => (r.chosen.get('tdc') === 'stop' ? 'piston-stop-in' : 'probe-in');
 
 /** A step's states come on and go off, and what they were is kept for opening it again. */
 function complete(r: Replayed, step: Step | undefined): void {

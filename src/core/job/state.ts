@@ -59,8 +59,9 @@ export interface JobState {
  */
 export function jobState(sheet: RunSheet, engine: Engine, log: readonly JobEvent[]): JobState {
   const r = replay(sheet, engine, log);
-  const tdc = tdcWork(engine, r.readings);
-  const mark = markError(tdc.found);
+  const chosen = chosenSchools(engine, r);
+  const tdc = tdcWork(engine, r.readings, chosen.tdc.option);
+  const mark = markError(tdc, engine);
   const signs = [...r.signs].map(([kind, seen]) => ({ kind, seen }));
   const evidence = signs.length > 0 ? cycleEvidence({ evidence: signs, prior: 0.5 }) : null;
   const flags = new Set([...r.flags].filter(([, on]) => on).map(([f]) => f));
@@ -75,7 +76,7 @@ export function jobState(sheet: RunSheet, engine: Engine, log: readonly JobEvent
     current: current < 0 ? null : current,
     flags,
     interlocks: raised(flags),
-    schools: chosenSchools(engine, r),
+    schools: chosen,
     tdc,
     mark,
     signs,
@@ -138,7 +139,7 @@ function chosenSchools(engine: Engine, r: Replayed): Record<SchoolId, ChosenScho
       ? { ...proposed, chosen: false }
       : { option: chosen, chosen: true, because: chosen === proposed.option ? proposed.because : 'chosen on this job' };
   };
-  return { overshoot: pick('overshoot'), compression: pick('compression') };
+  return { tdc: pick('tdc'), overshoot: pick('overshoot'), compression: pick('compression') };
 }
 
 function timings(sheet: RunSheet, engine: Engine, r: Replayed, mark: MarkError | null): Record<string, TimingWork> {

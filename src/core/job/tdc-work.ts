@@ -1,131 +1,157 @@
-import type { CalcError } from '../errors/result.ts';
-import { gaugeU } from '../measure/gauge.ts';
-import { verdict, type Verdict } from '../measure/verdict.ts';
+import { wrap180, wrap360 } from '../angles.ts';
+import { highestU, isTdcMethod, ROD, type TdcMethod } from '../crank/method-reach.ts';
 import { tdcDwell, type Dwell } from '../crank/tdc-dwell.ts';
-import { tdcPairs, type TdcFromPairs } from '../crank/tdc-pairs.ts';
-import { numberOf, sliderOf, type Engine } from '../sheets/engine.ts';
-import type { GaugeRef } from './events.ts';
+import type { CalcError } from '../errors/result.ts';
+import { gaugeCombine, gaugeU, type Gauge } from '../measure/gauge.ts';
+import { verdict, type Verdict } from '../measure/verdict.ts';
+import { lastMarkOf, numberOf, sliderOf, type Engine } from '../sheets/engine.ts';
+import { fitWork, type FitWork } from './tdc-fit-rows.ts';
+import { pairsWork, type PairRow, type PairsWork } from './tdc-pair-rows.ts';
 import type { Reading } from './replay.ts';
 
-export interface PairRow {
-  n: number;
-  before: Reading | null;
-  after: Reading | null;
-  middleDeg: number | null;
-  uDeg: number | null;
-  /** the pair that pulls, when the spread is more than the gauges explain */
-  farOff: boolean;
-  error: CalcError | null;
+export type { PairRow } from './tdc-pair-rows.ts';
+export type TdcSlot = 'depth' | 'before' | 'after' | 'top-dial' | 'top' | 'fit-wheel' | 'fit-dial';
+
+/** True TDC on the degree wheel, by whatever method. */
+export interface TdcFound {
+  tdcWheelDeg: number;
+  /** what the wheel shows at true TDC, in (-180, 180] */
+  errorDeg: number;
+  uDeg: number;
 }
 
 export interface TdcWork {
-  depth: Reading | null;
-  rows: PairRow[];
-  dwell: Dwell | null;
-  input: Parameters<typeof tdcPairs>[0] | null;
-  found: TdcFromPairs | null;
-  /** depth or geometry that cannot be, when that is what stands in the way */
+  method: TdcMethod;
+  found: TdcFound | null;
+  calc: string;
+  input: unknown;
+  /** what stands in the way of an answer */
   error: CalcError | null;
   verdict: Verdict | null;
   withinDeg: number | null;
-  nextSlot: 'depth' | 'before' | 'after';
+  /** null: this method takes no readings */
+  nextSlot: TdcSlot | null;
+  slots: TdcSlot[];
+  depth: Reading | null;
+  rows: PairRow[];
+  pairs: PairsWork['result'];
+  tops: Reading[];
+  fit: FitWork | null;
+  dwell: Dwell | null;
 }
 
-/**
- * True TDC from the readings logged so far: pairs in the order taken, the nth before with the nth after.
- * A swapped pair is left out of the mean and shown with its error, so that the others still count.
- */
-export function tdcWork(engine: Engine, readings: readonly Reading[], stepId = 'tdc'): TdcWork {
+/** The figures each method asks for. */
+const SLOTS: Record<TdcMethod, TdcSlot[]> = {
+  mark: [],
+  highest: ['top-dial', 'top'],
+  rod: ['top'],
+  stop: ['before', 'after'],
+  pairs: ['depth', 'before', 'after'],
+  fit: ['fit-wheel', 'fit-dial']
+};
+
+/** True TDC from the readings logged so far, by the method chosen on the step. Readings of other methods stay in the log, unused. */
+export function tdcWork(engine: Engine, readings: readonly Reading[], chosen: string, stepId = 'tdc'): TdcWork {
+  const method: TdcMethod = isTdcMethod(chosen) ? chosen : 'pairs';
   const mine = readings.filter((r) => r.step === stepId);
-  const depth = mine.filter((r) => r.slot === 'depth').at(-1) ?? null;
-  const before = mine.filter((r) => r.slot === 'before');
-  const after = mine.filter((r) => r.slot === 'after');
+  const of = (slot: TdcSlot) => mine.filter((r) => r.slot === slot);
+  const depth = method === 'pairs' ? (of('depth').at(-1) ?? null) : null;
+  const before = of('before');
+  const after = of('after');
   const slider = sliderOf(engine);
-  const wheel = lastGauge(before) ?? lastGauge(after);
-  const dial = depth?.gauge ?? null;
-  const withinDeg = numberOf(engine, 'tdcWithinDeg') ?? null;
-  const rows: PairRow[] = [];
-  for (let n = 0; n < Math.max(before.length, after.length); n++)
-    rows.push({
-      n: n + 1,
-      before: before[n] ?? null,
-      after: after[n] ?? null,
-      middleDeg: null,
-      uDeg: null,
-      farOff: false,
-      error: null
-    });
+  const wheel = gaugeOf([...before, ...after, ...of('top'), ...of('fit-wheel')]);
+  const dial = method === 'stop' ? null : gaugeOf([...of('depth'), ...of('fit-dial'), ...of('top-dial')]);
   const work: TdcWork = {
-    depth,
-    rows,
-    dwell: dwellOf(slider, dial, wheel),
-    input: null,
+    method,
     found: null,
+    calc: '',
+    input: null,
     error: null,
     verdict: null,
-    withinDeg,
-    nextSlot: slider && !depth ? 'depth' : before.length > after.length ? 'after' : 'before'
+    withinDeg: numberOf(engine, 'tdcWithinDeg') ?? null,
+    nextSlot: null,
+    slots: SLOTS[method],
+    depth,
+    rows: [],
+    pairs: null,
+    tops: method === 'highest' || method === 'rod' ? of('top') : [],
+    fit: null,
+    dwell: dwellOf(slider, dial, wheel)
   };
-  if (wheel) findFrom(work, slider, wheel, dial);
+  if (method === 'pairs' || method === 'stop') {
+    const p = pairsWork(before, after, {
+      slider: method === 'pairs' ? slider : null,
+      wheel,
+      dial,
+      dropMm: depth?.value ?? null
+    });
+    Object.assign(work, {
+      rows: p.rows,
+      pairs: p.result,
+      found: p.result,
+      error: p.error,
+      calc: 'tdc.pairs',
+      input: p.input
+    });
+    work.nextSlot =
+      method === 'pairs' && slider && !depth ? 'depth' : before.length > after.length ? 'after' : 'before';
+  } else if (method === 'fit') {
+    work.fit = fitWork(of('fit-wheel'), of('fit-dial'), slider, wheel, dial);
+    Object.assign(work, { found: work.fit.result, error: work.fit.error, calc: 'tdc.fit', input: work.fit.input });
+    work.nextSlot = of('fit-wheel').length > of('fit-dial').length ? 'fit-dial' : 'fit-wheel';
+  } else if (method === 'mark') fromMark(work, engine);
+  else {
+    fromTops(work, slider, wheel, method === 'rod' ? ROD : dial);
+    work.nextSlot = method === 'highest' && of('top-dial').length === 0 ? 'top-dial' : 'top';
+  }
+  if (work.found && work.withinDeg !== null)
+    work.verdict = verdict(0, work.found.uDeg, -work.withinDeg, work.withinDeg);
   return work;
 }
 
-function findFrom(work: TdcWork, slider: ReturnType<typeof sliderOf>, wheel: GaugeRef, dial: GaugeRef | null): void {
-  const common = {
-    ...(slider ?? {}),
-    wheel: bare(wheel),
-    ...(dial ? { dial: bare(dial) } : {})
-  };
-  const drop = slider && work.depth ? { dropMm: work.depth.value } : {};
-  const good: PairRow[] = [];
-  for (const row of work.rows) {
-    if (!row.before || !row.after) continue;
-    const pair = { beforeWheelDeg: row.before.value, afterWheelDeg: row.after.value, ...drop };
-    const alone = tdcPairs({ ...common, pairs: [pair] });
-    if (alone.ok) {
-      row.middleDeg = alone.out.tdcWheelDeg;
-      row.uDeg = alone.out.perPair[0]!.uDeg;
-      good.push(row);
-    } else if (alone.error.code === 'pair-swapped') {
-      row.error = { ...alone.error, message: alone.error.message.replace('pair 1', `pair ${row.n}`) };
-    } else work.error = alone.error;
-  }
-  if (good.length === 0 || work.error) return;
-  work.input = {
-    ...common,
-    pairs: good.map((r) => ({ beforeWheelDeg: r.before!.value, afterWheelDeg: r.after!.value, ...drop }))
-  };
-  const found = tdcPairs(work.input);
-  if (!found.ok) {
-    work.error = found.error;
-    return;
-  }
-  work.found = found.out;
-  markFarOff(good, found.out);
-  if (work.withinDeg !== null) work.verdict = verdict(0, found.out.uDeg, -work.withinDeg, work.withinDeg);
+/** With the wheel zeroed on the mark, an earlier job's error of the mark says where true TDC is on it. */
+function fromMark(work: TdcWork, engine: Engine): void {
+  const last = lastMarkOf(engine);
+  if (!last) return;
+  const tdc = wrap360(-last.errorDeg);
+  Object.assign(work, {
+    found: { tdcWheelDeg: tdc, errorDeg: wrap180(tdc), uDeg: last.uDeg },
+    calc: 'mark.check',
+    input: last
+  });
 }
 
-/** With three pairs or more: the one farthest from the mean, if it lies further than four times its own uncertainty. */
-function markFarOff(rows: PairRow[], found: TdcFromPairs): void {
-  if (rows.length < 3) return;
-  const off = (r: PairRow) => Math.abs(((r.middleDeg! - found.tdcWheelDeg + 540) % 360) - 180);
-  const worst = rows.reduce((a, b) => (off(b) > off(a) ? b : a));
-  worst.farOff = off(worst) > 4 * worst.uDeg!;
+function fromTops(work: TdcWork, slider: ReturnType<typeof sliderOf>, wheel: Gauge | null, dial: Gauge | null): void {
+  if (work.tops.length === 0 || !slider || !wheel || !dial) return;
+  const flat = highestU(slider, dial, 0);
+  if (flat === null) return;
+  const first = work.tops[0]!.value;
+  const input = { readings: work.tops.map((r) => wrap180(r.value - first)), gauge: wheel };
+  const all = gaugeCombine(input);
+  const tdc = wrap360(first + all.mean);
+  Object.assign(work, {
+    found: { tdcWheelDeg: tdc, errorDeg: wrap180(tdc), uDeg: Math.hypot(flat, all.u) },
+    calc: 'gauge.combine',
+    input
+  });
 }
 
-const lastGauge = (rs: Reading[]): GaugeRef | null => rs.filter((r) => r.gauge).at(-1)?.gauge ?? null;
-export const bare = (g: GaugeRef) => ({ resolution: g.resolution, accuracy: g.accuracy });
+/** The gauge of the readings; where none was named, only the step that was typed counts. */
+function gaugeOf(rs: Reading[]): Gauge | null {
+  const named = rs.filter((r) => r.gauge).at(-1)?.gauge;
+  if (named) return bare(named);
+  const last = rs.at(-1);
+  return last ? { resolution: last.resolution, accuracy: 0 } : null;
+}
+
+export const bare = (g: Gauge): Gauge => ({ resolution: g.resolution, accuracy: g.accuracy });
 
 /** What the dial cannot see on this engine and how far down to read, for the gauges in hand. */
-export function dwellOf(
-  slider: ReturnType<typeof sliderOf>,
-  dial: GaugeRef | null,
-  wheel: GaugeRef | null
-): Dwell | null {
+export function dwellOf(slider: ReturnType<typeof sliderOf>, dial: Gauge | null, wheel: Gauge | null): Dwell | null {
   if (!slider || !dial || !wheel) return null;
   const d = tdcDwell({ ...slider, dial: bare(dial), wheel: bare(wheel), targetUDeg: 0.15 });
   return d.ok ? d.out : null;
 }
 
 /** Standard uncertainty of a place read on the wheel, TDC's own included. */
-export const placeU = (wheel: GaugeRef | null, uTdc: number): number => Math.hypot(wheel ? gaugeU(wheel) : 0, uTdc);
+export const placeU = (wheel: Gauge | null, uTdc: number): number => Math.hypot(wheel ? gaugeU(wheel) : 0, uTdc);

@@ -5,6 +5,7 @@ import { choiceOf, cycleDegOf, numberOf, type Engine } from '../sheets/engine.ts
 import { flags } from '../sheets/flags.ts';
 import { fieldOf } from '../sheets/data-sheet.ts';
 import { formatTiming } from '../units/format.ts';
+import type { MarkError } from './mark-work.ts';
 import type { CrankPlace } from './crank-place.ts';
 import { missingValues, type JobState, type StepView } from './state.ts';
 import type { SettingRow, TimingWork } from './timing-work.ts';
@@ -112,6 +113,25 @@ export function planText(plan: CrankPlan, view: View, target: CrankTarget): stri
 
 const decimalsOf = (x: number): number => (Number.isInteger(x) ? 0 : 1);
 
+/** How far past the target the crank stands, when it has just been passed; null when it has not. */
+export function passedBy(target: CrankTarget | null, place: CrankPlace, cycleDeg: number): number | null {
+  if (!target || place.crankDeg === null) return null;
+  const past = mod(
+    place.crankDeg - target.deg,
+    place.strokeKnown && !target.eitherTdc ? cycleDeg : Math.min(360, cycleDeg)
+  );
+  return past > 0.05 && past <= JUST_PASSED_DEG ? past : null;
+}
+const JUST_PASSED_DEG = 60;
+
+/** What to do about having passed the target, in the school chosen. Passing it is ordinary: only stepping back a little is wrong. */
+export function passedText(pastDeg: number, school: string, backlashDeg: number): string {
+  const past = `You are ${degText(pastDeg)} past it.`;
+  return school === 'forward'
+    ? `${past} Do not step back onto it: go on forward and round again.`
+    : `${past} Do not step back onto it: go back ${degText(pastDeg + backlashDeg)}, well beyond all slack, then come forward ${degText(backlashDeg)}.`;
+}
+
 /** How the housing must be turned for a reading: `Turn the housing anticlockwise (from above) 1.4°, 1.01 mm at the rim`. */
 export function housingText(row: SettingRow, len: LengthText): string | null {
   const m = row.move;
@@ -129,7 +149,7 @@ export function headline(state: JobState, engine: Engine, v: StepView, len: Leng
     case 'tdc':
       return tdcHeadline(state, v, len);
     case 'mark':
-      return state.mark ? markFinding(state.mark.errorDeg, state.mark.uDeg) : v.step.say;
+      return state.mark ? markFinding(state.mark) : v.step.say;
     case 'strokes':
       return strokesHeadline(state, v);
     case 'timing':
@@ -141,19 +161,58 @@ export function headline(state: JobState, engine: Engine, v: StepView, len: Leng
 
 function tdcHeadline(state: JobState, v: StepView, len: LengthText): string {
   const t = state.tdc;
-  if (v.state === 'done' && t.found) return `True TDC is where the wheel reads ${degText(t.found.tdcWheelDeg, 2)}`;
-  const depth = t.depth ? ` at ${len(t.depth.value, 2)} down` : '';
+  const found = t.found ? `True TDC is where the wheel reads ${degText(t.found.tdcWheelDeg, 2)}` : null;
+  if (v.state === 'done' && found) return found;
+  if (t.fit?.bottomed) return 'The dial seems to have come to the end of its travel';
+  switch (t.method) {
+    case 'pairs':
+    case 'stop':
+      return pairsHeadline(state, found, len);
+    case 'fit':
+      return fitHeadline(state, found);
+    case 'highest':
+    case 'rod':
+      if (t.nextSlot === 'top-dial') return 'Turn to where the dial stands highest and read it';
+      return found ? `${found}, give or take the flat top` : 'Read the wheel where the piston stands highest';
+    case 'mark':
+      return found ?? 'No earlier job has proved this mark: choose another way';
+  }
+}
+
+function pairsHeadline(state: JobState, found: string | null, len: LengthText): string {
+  const t = state.tdc;
+  const depth = t.method === 'stop' ? ' against the stop' : t.depth ? ` at ${len(t.depth.value, 2)} down` : '';
   if (t.nextSlot === 'after') return `Read the wheel after the top, to finish pair ${t.rows.length}`;
   if (t.rows.some((r) => r.error)) return 'One pair looks swapped: look at it first';
-  if (t.verdict?.state === 'unsure' || t.verdict?.state === 'out') return `Take one more pair${depth}`;
-  if (t.found && t.rows.length < 3)
+  const pulls = t.rows.filter((r) => r.farOff).map((r) => r.n);
+  if (pulls.length > 0)
+    return pulls.length === 1
+      ? `Pair ${pulls[0]} lies far off: has the wheel slipped?`
+      : 'The two pairs disagree: has the wheel slipped?';
+  if (t.verdict && t.verdict.state !== 'in') return `Take one more pair${depth}`;
+  if (found && t.rows.length < 3)
     return `Take ${t.rows.length === 1 ? 'two more pairs' : 'one more pair'}${depth}, or go on`;
-  if (t.found) return `True TDC is where the wheel reads ${degText(t.found.tdcWheelDeg, 2)}`;
-  return v.step.say;
+  return found ?? `Read the wheel at equal depth${depth}, before and after the top`;
+}
+
+function fitHeadline(state: JobState, found: string | null): string {
+  const t = state.tdc;
+  const n = t.fit!.rows.length;
+  if (t.nextSlot === 'fit-dial')
+    return `Read the dial where the wheel shows ${degText(t.fit!.rows[n - 1]!.wheel.value)}`;
+  if (t.error?.code === 'one-sided') return 'Take readings on the other side of the top too';
+  if (n < 3)
+    return n === 0
+      ? 'Read wheel and dial together at many places, on both sides of the top'
+      : `Take ${3 - n} more at least, on both sides`;
+  if (t.verdict && t.verdict.state !== 'in') return 'Take more readings, further from the top';
+  return found ?? 'Read wheel and dial together at many places, on both sides of the top';
 }
 
 /** What the mark is worth, in a sentence. */
-export function markFinding(errorDeg: number, uDeg: number): string {
+export function markFinding({ errorDeg, uDeg, since }: MarkError): string {
+  if (since?.moved)
+    return `The mark has moved ${Math.abs(since.movedByDeg).toFixed(1)}° since ${since.earlier.at.slice(0, 10)}: the damper\u2019s ring may have slipped`;
   if (Math.abs(errorDeg) <= 2 * uDeg) return 'The mark agrees with true TDC, as far as can be seen';
   return `The mark stands ${Math.abs(errorDeg).toFixed(1)}° ${errorDeg > 0 ? 'early' : 'late'}: take that off every reading`;
 }

@@ -13,11 +13,21 @@ export interface SheetValue {
   source: string;
 }
 
+/** The mark's error as an earlier job on the engine settled it. */
+export interface EarlierMark {
+  jobId: string;
+  at: string;
+  errorDeg: number;
+  uDeg: number;
+}
+
 export interface Engine {
   id: string;
   name: string;
   summary: string;
   values: Record<string, SheetValue>;
+  /** what earlier jobs found of the mark, oldest first, up to the job in hand */
+  earlierMarks?: EarlierMark[];
 }
 
 export const numberOf = (e: Engine, name: string): number | undefined => {
@@ -32,6 +42,8 @@ export const choiceOf = (e: Engine, name: string): string | undefined => {
   const v = e.values[name]?.value;
   return typeof v === 'string' ? v : undefined;
 };
+
+export const lastMarkOf = (e: Engine): EarlierMark | null => e.earlierMarks?.[e.earlierMarks.length - 1] ?? null;
 
 export const cycleDegOf = (e: Engine): 720 | 360 => (choiceOf(e, 'cycle') === 'two-stroke' ? 360 : 720);
 

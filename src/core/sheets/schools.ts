@@ -18,6 +18,54 @@ export interface School {
 }
 
 export const schools = {
+  tdc: {
+    title: 'How true TDC is found',
+    options: [
+      {
+        id: 'mark',
+        name: 'trust the mark',
+        gives: 'Immediate.',
+        costs: 'A slipped ring, a foreign pulley or a bent pointer goes unseen.',
+        preferWhen: 'An earlier job proved it and nothing was changed since.'
+      },
+      {
+        id: 'highest',
+        name: 'highest point by dial',
+        gives: 'Simple, one reading.',
+        costs: 'The flat top hides the crank: not for fine values.',
+        preferWhen: 'Choosing a tooth, telling the strokes.'
+      },
+      {
+        id: 'rod',
+        name: 'rod through the plug hole, rough guide',
+        gives: 'No instrument at all.',
+        costs: 'Many degrees of doubt, and a rod that jams breaks piston or thread: hand turning only, never forced.',
+        preferWhen: 'Only to see which way the top lies.'
+      },
+      {
+        id: 'stop',
+        name: 'two-sided by positive stop',
+        gives: 'Repeatable in angled plug holes, needs no dial.',
+        costs: 'The stop harms the piston if it is forced, and must come out before any power.',
+        preferWhen: 'Head on, angled holes.'
+      },
+      {
+        id: 'pairs',
+        name: 'two-sided by dial',
+        gives: 'The flat top drops out; no stop to run into.',
+        costs: 'A rigid stand, a wheel, slack kept on one side.',
+        preferWhen: 'Fine work with a straight hole.'
+      },
+      {
+        id: 'fit',
+        name: 'many readings, least squares',
+        gives: 'Uses every reading, shows and throws out the wrong one.',
+        costs: 'Eight readings or so, and a dial with travel for all of them.',
+        preferWhen: 'The pairs do not agree, or the limit is tight.'
+      }
+    ],
+    proposes: () => ({ option: 'pairs', because: 'it cancels the flat top and forces nothing' })
+  },
   overshoot: {
     title: 'If the mark is passed',
     options: [

@@ -78,30 +78,27 @@ export const wheelOn = (u: Use): Step =>
 
 export const trueTdc = (u: Use): Step =>
   step({
-    title: 'True TDC, two-sided',
-    say: 'Read the wheel at equal depth, before and after the top.',
-    why: 'Near the top the piston hardly moves; the middle of two readings at equal depth is exact all the same.',
+    title: 'True TDC found',
+    say: 'Find where the piston is truly at its top.',
+    why: 'Near the top the piston hardly moves, so the top itself is the worst place to look for it.',
     accept: 'Repeats agree within what wheel and dial can show.',
     ifSkipped: 'Every angle after this carries a guess.',
     tools: ['dial with probe', 'degree wheel'],
     minutes: 15,
     helper: 'advised',
     hazards: ['pinch-plughole', 'barring-tool'],
-    sets: ['tdc-true', 'probe-in'],
+    sets: ['tdc-true'],
     needs: ['degree-wheel-on', 'plugs-out', 'battery-isolated'],
     slots: [
       { slot: 'depth', label: 'dial, down from the top', quantity: 'length', gauge: 'dial' },
-      {
-        slot: 'before',
-        label: 'wheel, before the top',
-        quantity: 'angle',
-        gauge: 'wheel',
-        required: true,
-        repeats: true
-      },
-      { slot: 'after', label: 'wheel, after the top', quantity: 'angle', gauge: 'wheel', required: true, repeats: true }
+      { slot: 'before', label: 'wheel, before the top', quantity: 'angle', gauge: 'wheel', repeats: true },
+      { slot: 'after', label: 'wheel, after the top', quantity: 'angle', gauge: 'wheel', repeats: true },
+      { slot: 'top-dial', label: 'dial, at its highest', quantity: 'length', gauge: 'dial' },
+      { slot: 'top', label: 'wheel, at the highest point', quantity: 'angle', gauge: 'wheel', repeats: true },
+      { slot: 'fit-wheel', label: 'wheel', quantity: 'angle', gauge: 'wheel', repeats: true },
+      { slot: 'fit-dial', label: 'dial at that place', quantity: 'length', gauge: 'dial', repeats: true }
     ],
-    values: ['strokeMm', 'rodMm'],
+    school: 'tdc',
     surface: 'tdc',
     ...u
   });

@@ -18,7 +18,7 @@ export interface Slot {
 }
 
 /** What the middle of the screen shows for a step, beside its instruction. */
-export type Surface = 'plain' | 'sheet' | 'tdc' | 'mark' | 'strokes' | 'plan' | 'cap' | 'timing' | 'close';
+export type Surface = 'plain' | 'sheet' | 'tdc' | 'mark' | 'strokes' | 'plan' | 'cap' | 'timing' | 'scale' | 'close';
 
 /** A step that is done only in one case, settled by a question. */
 export interface OnlyIf {

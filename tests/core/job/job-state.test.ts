@@ -91,7 +91,7 @@ describe('swapped and impossible readings', () => {
     job.pairs('1.8', ['342.5', '11.5'], ['12.0', '343.5']);
     expect(job.state.tdc.rows[1]!.error).toMatchObject({ code: 'pair-swapped' });
     expect(job.state.tdc.rows[1]!.error!.message).toContain('pair 2');
-    expect(job.state.tdc.found!.perPair).toHaveLength(1);
+    expect(job.state.tdc.pairs!.perPair).toHaveLength(1);
   });
 
   it('says that a depth beyond the stroke cannot be', () => {

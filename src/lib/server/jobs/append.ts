@@ -6,7 +6,7 @@ import { readingParse } from '$core/measure/reading-parse.ts';
 import { unitsOf, type Quantity, type Unit } from '$core/units/units.ts';
 import { withTransaction, type Queryable } from '../db/pool.ts';
 import { notFound, Refusal, violated } from '../errors.ts';
-import { engineById } from '../repositories/engines.ts';
+import { engineForJob } from './engine-for-job.ts';
 import { amendmentOn, eventById, insertEvent, lockJob, logOf } from '../repositories/events.ts';
 import { gaugeById } from '../repositories/gauges.ts';
 import { deriveSoon } from './derive.ts';
@@ -53,7 +53,7 @@ async function mustBeAdmitted(
     if (!answer.ok) throw new Refusal(422, answer.error.code, answer.error.message, answer.error.path);
     return;
   }
-  const [engine, log] = await Promise.all([engineById(job.engineId, c), logOf(jobId, 0, c)]);
+  const [engine, log] = await Promise.all([engineForJob(job.engineId, jobId, c), logOf(jobId, 0, c)]);
   const answer = admit(jobState(sheet, engine, log), engine, log, body);
   if (!answer.ok) throw new Refusal(422, answer.error.code, answer.error.message, answer.error.path);
 }

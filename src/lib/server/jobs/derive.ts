@@ -1,14 +1,14 @@
 import { jobState, settledFigures, sheetOf, words } from '$core/job/index.ts';
 import { CORE_VERSION } from '$core/version.ts';
 import { allJobIds, clearDerived, writeDerived } from '../repositories/derived.ts';
-import { engineById } from '../repositories/engines.ts';
+import { engineForJob } from './engine-for-job.ts';
 import { logOf } from '../repositories/events.ts';
 import { jobById } from '../repositories/jobs.ts';
 
 /** Works out a job's derived rows from its log and writes them. */
 export async function derive(jobId: string): Promise<void> {
   const job = await jobById(jobId);
-  const [engine, log] = await Promise.all([engineById(job.engineId), logOf(jobId)]);
+  const [engine, log] = await Promise.all([engineForJob(job.engineId, jobId), logOf(jobId)]);
   const sheet = sheetOf(job.sheet);
   if (!sheet) return;
   const state = jobState(sheet, engine, log);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { sheetOf } from '$core/job/index.ts';
 import { Refusal } from '../errors.ts';
-import { engineById } from '../repositories/engines.ts';
+import { engineForJob } from './engine-for-job.ts';
 import { logOf } from '../repositories/events.ts';
 import { gauges } from '../repositories/gauges.ts';
 import { jobById } from '../repositories/jobs.ts';
@@ -11,8 +11,9 @@ const uuid = z.uuid();
 /** What a screen needs to follow a job: its head, its log, the engine's sheet, the gauges in the tray. */
 export async function jobPage(id: string) {
   if (!uuid.safeParse(id).success) throw new Refusal(404, 'not-found', 'There is no such job.');
-  const [job, log, tray] = await Promise.all([jobById(id), logOf(id), gauges()]);
+  const job = await jobById(id);
+  const [log, tray, engine] = await Promise.all([logOf(id), gauges(), engineForJob(job.engineId, id)]);
   if (!sheetOf(job.sheet))
     throw new Refusal(409, 'no-such-sheet', 'This job\u2019s run sheet is not known to this version.');
-  return { job, log, gauges: tray, engine: await engineById(job.engineId) };
+  return { job, log, gauges: tray, engine };
 }

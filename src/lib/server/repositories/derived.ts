@@ -1,6 +1,7 @@
 import type { SettledFigure } from '$core/job/index.ts';
+import type { EarlierMark } from '$core/sheets/engine.ts';
 import type { FloorLine } from '$core/job/words.ts';
-import { query, withTransaction } from '../db/pool.ts';
+import { query, withTransaction, type Queryable } from '../db/pool.ts';
 
 export interface Derived {
   jobId: string;
@@ -73,6 +74,21 @@ export const allJobIds = async () =>
   (await query<{ id: string }>('job-ids', 'SELECT id FROM job ORDER BY opened_at')).map((r) => r.id);
 
 export type TrendRow = { jobId: string; at: Date; value: number; u: number | null; verdict: string | null };
+
+/** The mark's error as jobs before this one settled it: those in which true TDC was found and the mark judged. */
+export async function earlierMarks(jobId: string, on?: Queryable): Promise<EarlierMark[]> {
+  const rows = await query<{ jobId: string; at: Date; errorDeg: number; uDeg: number }>(
+    'earlier-marks',
+    `SELECT f.job_id AS "jobId", j.opened_at AS at, f.value AS "errorDeg", coalesce(f.u, 0) AS "uDeg"
+     FROM job me JOIN job j ON j.engine_id = me.engine_id AND j.opened_at < me.opened_at
+     JOIN job_figure f ON f.job_id = j.id AND f.key = 'mark'
+     WHERE me.id = $1 AND EXISTS (SELECT 1 FROM event e WHERE e.job_id = j.id AND e.kind = 'done' AND e.body ->> 'step' = 'mark')
+     ORDER BY j.opened_at`,
+    [jobId],
+    on
+  );
+  return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
+}
 
 /** A settled figure over an engine's jobs, oldest first. */
 export const trendOf = (engineId: string, key: string) =>

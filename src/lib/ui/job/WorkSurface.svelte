@@ -19,7 +19,9 @@
   import Readings from './surfaces/Readings.svelte';
   import SheetValues from './surfaces/SheetValues.svelte';
   import Strokes from './surfaces/Strokes.svelte';
+  import Scale from './surfaces/Scale.svelte';
   import Tdc from './surfaces/Tdc.svelte';
+  import TdcMethods from './surfaces/TdcMethods.svelte';
   import Timing from './surfaces/Timing.svelte';
 
   interface Props {
@@ -128,7 +130,10 @@
         <EnterValues engineId={session.engine.id} names={lacks} {prefs} onentered={() => session.refreshEngine()} />
       {/key}
     {/if}
-    {#if step.school}<Schools {session} id={step.school} />{/if}
+    {#if step.school === 'tdc'}<TdcMethods {session} {line} />{:else if step.school}<Schools
+        {session}
+        id={step.school}
+      />{/if}
 
     <div class="surface">
       {#if step.surface === 'tdc'}<Tdc {session} {view} {line} {prefs} onamend={amend} />
@@ -137,6 +142,7 @@
       {:else if step.surface === 'plan'}<Plan {session} {view} {line} {prefs} stepId={step.id} onamend={amend} />
       {:else if step.surface === 'cap'}<CapSurface {session} stepId={step.id} {prefs} onamend={amend} />
       {:else if step.surface === 'timing'}<Timing {session} stepId={step.id} {line} {prefs} onamend={amend} />
+      {:else if step.surface === 'scale'}<Scale {session} stepId={step.id} {prefs} onamend={amend} />
       {:else if step.surface === 'sheet'}<SheetValues {session} />
       {:else if step.surface === 'close'}<CloseSurface {session} />
       {:else}<Readings {session} stepId={step.id} {prefs} onamend={amend} />{/if}

@@ -119,7 +119,8 @@ export class JobSession {
 
   async refreshEngine(): Promise<void> {
     const r = await fetch(`/api/engines/${this.engine.id}`).catch(() => null);
-    if (r?.ok) this.engine = (await r.json()).out;
+    // what earlier jobs found belongs to this job, not to the sheet
+    if (r?.ok) this.engine = { ...(await r.json()).out, earlierMarks: this.engine.earlierMarks };
   }
 
   #take(events: JobEvent[]): void {

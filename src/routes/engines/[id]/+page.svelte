@@ -5,6 +5,8 @@
   import EnterValues from '$lib/ui/engine/EnterValues.svelte';
   import { givenText } from '$lib/ui/engine/given.ts';
   import Frame from '$lib/ui/primitives/Frame.svelte';
+  import MarkTrend from '$lib/ui/engine/MarkTrend.svelte';
+  import { numberOf } from '$core/sheets/engine.ts';
   import { dateText } from '$lib/ui/dates.ts';
 
   let { data } = $props();
@@ -19,6 +21,7 @@
         ? `${data.engine.name}: no job yet`
         : `${data.engine.name}: ${open === 0 ? 'no job open' : open === 1 ? 'one job open' : `${open} jobs open`}`)
   );
+  const damper = $derived(numberOf(data.engine, 'damperDiameterMm') ?? null);
   async function entered() {
     entering = null;
     await invalidateAll();
@@ -86,19 +89,12 @@
           </li>
         {/each}
       </ol>
-      {#if data.marks.length}
-        <h2>Mark’s error at true TDC</h2>
-        <table>
-          <thead><tr><th>job of</th><th class="n">mark reads</th><th class="n">± (two u)</th></tr></thead>
-          <tbody
-            >{#each data.marks as m (m.jobId)}<tr
-                ><td>{dateText(m.at)}</td><td class="n strong"
-                  >{Math.abs(m.value).toFixed(2)}° {m.value > 0 ? 'early' : 'late'}</td
-                ><td class="n">{m.u === null ? '' : `${(2 * m.u).toFixed(2)}°`}</td></tr
-              >{/each}</tbody
+      {#if data.marks.length}<MarkTrend marks={data.marks} />{/if}
+      {#if damper !== null}<p class="scale">
+          <a class="button" href="/scales?kind=tape&diameter={damper}&from=-10&to=40&step=2"
+            >Tape or wheel for this rim</a
           >
-        </table>
-      {/if}
+        </p>{/if}
     </aside>
   </div>
 </Frame>
@@ -146,6 +142,9 @@
   li > .quiet {
     display: block;
     font-size: 13.5px;
+  }
+  .scale {
+    margin-top: 16px;
   }
   @media (max-width: 900px) {
     .engine {

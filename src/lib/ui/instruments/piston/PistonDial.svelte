@@ -36,11 +36,14 @@
 >
   {#if dwellDeg !== null}<path d={sector(l, -half, half, l.crank * 1.5)} class="dwell" />{/if}
   <circle cx={l.cx} cy={l.cy} r={l.crank} class="thin" />
-  {#each marks as m, k (k)}<path
-      d={ray(l, m.deg, runs, l.crank * 0.3, l.crank * 1.5)}
-      class="mark"
-      class:latest={k >= marks.length - 2}
-    />{/each}
+  {#each marks as m, k (k)}
+    {#if m.label === 'middle'}<path d={ray(l, m.deg, runs, l.crank * 1.1, l.crank * 1.62)} class="mark middle" />
+    {:else}<path
+        d={ray(l, m.deg, runs, l.crank * 0.3, l.crank * 1.5)}
+        class="mark"
+        class:latest={k >= marks.length - 3}
+      />{/if}
+  {/each}
   {#if before.length}<text
       x={l.cx - runs * 34}
       y={l.cy - l.crank * 1.42}
@@ -156,6 +159,11 @@
     stroke: var(--ink);
     stroke-width: 1.5;
     stroke-dasharray: 4 3;
+  }
+  .mark.middle {
+    stroke: var(--target);
+    stroke-width: 2;
+    stroke-dasharray: none;
   }
   .depth {
     fill: none;

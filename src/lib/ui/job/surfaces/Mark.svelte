@@ -3,6 +3,7 @@
   import { numberOf } from '$core/sheets/engine.ts';
   import { wheelTicks } from '$core/crank/wheel.ts';
   import type { Prefs } from '$lib/prefs.ts';
+  import { dateText } from '../../dates.ts';
   import { lengthText } from '../../units.ts';
   import Result from '../Result.svelte';
   import type { JobSession } from '../session.svelte.ts';
@@ -19,10 +20,16 @@
   );
   const help = $derived.by(() => {
     if (!mark) return '';
+    const s = mark.since;
+    const change = !s
+      ? ''
+      : s.moved
+        ? ` The job of ${dateText(s.earlier.at)} found ${Math.abs(s.earlier.errorDeg).toFixed(2)}° ${s.earlier.errorDeg > 0 ? 'early' : 'late'}: a change beyond both uncertainties. Look at the ring’s bond line; do not trust the mark until it is replaced or marked anew.`
+        : ` No change since ${dateText(s.earlier.at)} that the gauges could show.`;
     const side = mark.errorDeg > 0 ? 'advanced' : 'retarded';
     const arc = arcMm === null ? '' : ` On this damper that is ${lengthText(prefs)(arcMm, 1)} along the rim.`;
-    if (Math.abs(mark.errorDeg) <= 2 * mark.uDeg) return `Less than its uncertainty: keep the mark.${arc}`;
-    return `A strobe on this mark reads ${Math.abs(mark.errorDeg).toFixed(2)}° too ${side}. It is taken off every reading from here on.${arc}`;
+    if (Math.abs(mark.errorDeg) <= 2 * mark.uDeg) return `Less than its uncertainty: keep the mark.${arc}${change}`;
+    return `A strobe on this mark reads ${Math.abs(mark.errorDeg).toFixed(2)}° too ${side}. It is taken off every reading from here on.${arc}${change}`;
   });
 </script>
 

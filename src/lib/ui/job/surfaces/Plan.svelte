@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
   import { words } from '$core/job/index.ts';
-  import { listOf } from '$core/sheets/engine.ts';
+  import { cycleDegOf, listOf, numberOf } from '$core/sheets/engine.ts';
   import { formatTiming } from '$core/units/format.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import ReadingText from '../ReadingText.svelte';
@@ -24,7 +24,8 @@
   const plan = $derived(view.plan);
   const moves = $derived(plan && view.target ? words.planText(plan, prefs.view, view.target) : []);
   const stands = $derived(session.readings(stepId));
-  const passed = $derived(plan && plan.steps.length === 2 && session.state.schools.overshoot.option === 'backUp');
+  const past = $derived(words.passedBy(view.target, view.place, cycleDegOf(session.engine)));
+  const backlash = $derived(numberOf(session.engine, 'backlashDeg') ?? 0);
 </script>
 
 {#if view.place.crankDeg === null}
@@ -43,22 +44,26 @@
       </li>
     {/each}
   </ol>
-  <p class="small quiet">
-    {#if passed}The mark is passed or slack must be taken up: going back well past it first, so that the last movement
-      is forward.{/if}
-    If you pass the target, that is an ordinary thing: read the wheel where you stand, type it, and the next move follows.
-  </p>
+  {#if past !== null && plan.steps.length}
+    <p class="past" data-testid="passed">{words.passedText(past, session.state.schools.overshoot.option, backlash)}</p>
+  {:else}
+    <p class="small quiet">
+      Passing the target is an ordinary thing: read the wheel where you stand, type it, and the next move follows.
+    </p>
+  {/if}
+  {#if view.place.lastMove === 'unknown'}<p class="small quiet">
+      The last movement is not known, so slack is taken up first.
+    </p>{/if}
 {/if}
 <div class="typed">
   <fieldset>
-    <legend class="only-read">How the crank came to the place that is typed</legend>
-    <label
-      ><input type="radio" name="came" checked={line.prefer !== 'back'} onchange={() => (line.prefer = undefined)} /> the
-      next figure was reached going forward</label
-    >
-    <label
-      ><input type="radio" name="came" checked={line.prefer === 'back'} onchange={() => (line.prefer = 'back')} /> going back</label
-    >
+    <legend>The next figure was reached</legend>
+    {#each [[undefined, 'going forward'], ['back', 'going back'], ['unsure', 'I cannot say how']] as const as [value, label] (label)}
+      <label
+        ><input type="radio" name="came" checked={line.prefer === value} onchange={() => (line.prefer = value)} />
+        {label}</label
+      >
+    {/each}
   </fieldset>
   {#if stands.length}
     <p class="small">
@@ -119,6 +124,17 @@
     width: 18px;
     height: 18px;
     accent-color: var(--ink);
+  }
+  legend {
+    float: left;
+    font-size: 14.5px;
+    line-height: 40px;
+    color: var(--ink-2);
+  }
+  .past {
+    font-size: 16px;
+    font-weight: 600;
+    max-width: 62ch;
   }
   .stood {
     margin-right: 12px;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { likelihood, type SignKind } from '$core/crank/cycle-evidence.ts';
+  import { mostTelling, type SignKind } from '$core/crank/cycle-evidence.ts';
   import { cycleState } from '$core/crank/cycle-state.ts';
   import { words } from '$core/job/index.ts';
   import { choiceOf, cycleDegOf, listOf, numberOf } from '$core/sheets/engine.ts';
@@ -45,12 +45,14 @@
   const given = $derived(new Map(session.state.signs.map((s) => [s.kind, s.seen])));
   const e = $derived(session.state.evidence);
   const verdict = $derived<VerdictState | null>(e && (e.state === 'unsure' || e.contradictory) ? 'unsure' : null);
-  // the sign not yet given that could move the answer most
-  const best = $derived(
-    signs
-      .filter(([k]) => !given.has(k) && (k !== 'rotorAtNumberOne' || !session.state.flags.has('distributor-out')))
-      .sort((a, b) => likelihood[b[0]][0] - likelihood[a[0]][0])[0]
-  );
+  // the sign not yet given after which least doubt would be left, whichever way it turns out
+  const best = $derived.by(() => {
+    const left = signs
+      .map(([k]) => k)
+      .filter((k) => !given.has(k) && (k !== 'rotorAtNumberOne' || !session.state.flags.has('distributor-out')));
+    const kind = mostTelling(e?.pCompression ?? 0.5, left);
+    return signs.find(([k]) => k === kind) ?? null;
+  });
   const help = $derived.by(() => {
     if (!e) return '';
     const ask = best ? ` What would settle it best: ${lower(best[1])}?` : '';

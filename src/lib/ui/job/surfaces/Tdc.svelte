@@ -3,16 +3,19 @@
   import { dwellOf } from '$core/job/tdc-work.ts';
   import { words } from '$core/job/index.ts';
   import { slider } from '$core/crank/slider.ts';
-  import { choiceOf, sliderOf } from '$core/sheets/engine.ts';
+  import { choiceOf, lastMarkOf, sliderOf } from '$core/sheets/engine.ts';
   import { wrap180 } from '$core/angles.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import PistonDial from '../../instruments/piston/PistonDial.svelte';
+  import { dateText } from '../../dates.ts';
   import { lengthText } from '../../units.ts';
   import ReadingText from '../ReadingText.svelte';
   import Result from '../Result.svelte';
   import type { ReadingLine } from '../line.svelte.ts';
   import type { JobSession } from '../session.svelte.ts';
   import type { JobView } from '../view.svelte.ts';
+  import TdcFit from './TdcFit.svelte';
+  import TdcPairs from './TdcPairs.svelte';
 
   interface Props {
     session: JobSession;
@@ -33,111 +36,98 @@
   const dwell = $derived(tdc.dwell ?? dwellOf(geometry, gauge('dial'), gauge('wheel')));
   const runs = $derived(choiceOf(session.engine, 'runningDirection') === 'ccw' ? -1 : 1);
   const zero = $derived(tdc.found?.tdcWheelDeg ?? 0);
-  const marks = $derived(
-    tdc.rows.flatMap((r) => [
-      ...(r.before ? [{ deg: wrap180(r.before.value - zero), label: 'before' }] : []),
-      ...(r.after ? [{ deg: wrap180(r.after.value - zero), label: 'after' }] : [])
-    ])
-  );
+  const rel = (r: Reading) => wrap180(r.value - zero);
+  const marks = $derived([
+    ...tdc.rows.flatMap((r) => [
+      ...(r.before ? [{ deg: rel(r.before), label: 'before' }] : []),
+      ...(r.after ? [{ deg: rel(r.after), label: 'after' }] : []),
+      ...(r.middleDeg === null ? [] : [{ deg: wrap180(r.middleDeg - zero), label: 'middle' }])
+    ]),
+    ...tdc.tops.map((r) => ({ deg: rel(r), label: 'middle' })),
+    ...(tdc.fit?.rows ?? []).map((r) => ({ deg: rel(r.wheel), label: rel(r.wheel) < 0 ? 'before' : 'after' }))
+  ]);
+  const sides = $derived(marks.filter((m) => m.label !== 'middle'));
   const stands = $derived(
-    view.place.crankDeg === null ? (marks[marks.length - 1]?.deg ?? -18) : wrap180(view.place.crankDeg)
+    view.place.crankDeg === null
+      ? (sides[sides.length - 1]?.deg ?? (tdc.tops.length ? 0 : -18))
+      : wrap180(view.place.crankDeg)
   );
+  const trusted = $derived(lastMarkOf(session.engine));
+  const sentence = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
   const help = $derived.by(() => {
-    const f = tdc.found!;
     const limit =
       tdc.withinDeg === null
         ? 'The data sheet sets no limit on how well true TDC must be known.'
         : `${sentence(session.engine.values.tdcWithinDeg!.source)} asks for ± ${tdc.withinDeg}°.`;
-    const far = tdc.rows.find((r) => r.farOff);
-    const spread = `Spread of the pairs ${f.spreadDeg.toFixed(2)}°.`;
-    if (far)
-      return `${limit} ${spread} Pair ${far.n} pulls: look whether the wheel slipped, or take it again coming up slowly.`;
-    if (tdc.verdict && tdc.verdict.state !== 'in') return `${limit} ${spread} Take one more pair, or a finer wheel.`;
-    return `${limit} ${spread}`;
+    return [limit, ...detail()].join(' ');
   });
-  const sentence = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
-  function swap(before: Reading, after: Reading) {
-    const reason = 'before and after swapped';
-    const unit = (r: Reading) => ({ text: r.text, defaultUnit: r.unit, gaugeId: r.gauge?.id ?? null });
-    session.say({ kind: 'amend', replaces: before.id, basis: before.basis, reason, ...unit(after) });
-    session.say({ kind: 'amend', replaces: after.id, basis: after.basis, reason, ...unit(before) });
+  function detail(): string[] {
+    const short = tdc.verdict !== null && tdc.verdict.state !== 'in';
+    if (tdc.pairs) {
+      const far = tdc.rows.filter((r) => r.farOff).map((r) => r.n);
+      const pulls =
+        far.length === 1
+          ? `Pair ${far[0]} pulls: look whether the wheel slipped, or take it again coming up slowly.`
+          : far.length === 2
+            ? 'The two pairs lie further apart than the gauges explain: look whether the wheel slipped, and take a third.'
+            : short
+              ? 'Take one more pair, or a finer wheel.'
+              : '';
+      return [`Spread of the pairs ${tdc.pairs.spreadDeg.toFixed(2)}°.`, pulls];
+    }
+    if (tdc.fit?.result) {
+      const n = tdc.fit.result.outliers.length;
+      return [
+        `Scatter about the curve ${(1000 * tdc.fit.result.rmsMm).toFixed(0)} µm${n ? `, ${n} reading${n > 1 ? 's' : ''} thrown out` : ''}.`,
+        short ? 'Take more readings, further from the top.' : ''
+      ];
+    }
+    if (tdc.method === 'mark' && trusted)
+      return [`As the job of ${dateText(trusted.at)} found the mark. Nothing proves that it has not moved since.`];
+    if (tdc.method === 'rod') return ['A rough guide: by this, only the side of the top is known.'];
+    return [short ? 'The flat top hides it: take pairs for anything finer.' : ''];
   }
 </script>
 
 <p class="way">
-  Way chosen: <b>two-sided by dial</b>{#if tdc.depth}&nbsp;at {len(tdc.depth.value, 2)} down{/if}.
-  {#if dwell}{words.dwellText(dwell, len)}{/if}
+  {#if dwell && (tdc.method === 'pairs' || tdc.method === 'highest')}{words.dwellText(dwell, len)}{/if}
+  {#if tdc.method === 'pairs' && tdc.depth}Read at {len(tdc.depth.value, 2)} down on this job.{/if}
+  {#if tdc.method === 'stop'}Turn by hand until the piston just touches the stop, from either side; never force it.{/if}
+  {#if tdc.method === 'rod'}<b>By hand only, and never let go of the rod:</b> one that jams breaks piston or thread. It shows
+    which way the top lies and no more.{/if}
+  {#if tdc.method === 'fit'}Every place of the crank counts; the curve of this engine’s own piston is laid through them.{/if}
 </p>
-<div class="fig">
+<div class="fig" class:wide={tdc.method === 'fit'}>
   {#if drawn?.ok}
     <PistonDial
       slider={drawn.out}
       deg={stands}
       {runs}
-      dwellDeg={dwell?.dwellDeg ?? null}
+      dwellDeg={tdc.method === 'stop' ? null : (dwell?.dwellDeg ?? null)}
       {marks}
       depthText={tdc.depth ? len(tdc.depth.value, 2) : null}
-      dwellLabel={dwell ? `flat top ± ${(dwell.dwellDeg / 2).toFixed(1)}°:\nthis dial sees\nnothing move` : null}
+      dwellLabel={dwell && tdc.method !== 'stop'
+        ? `flat top ± ${(dwell.dwellDeg / 2).toFixed(1)}°:\nthis dial sees\nnothing move`
+        : null}
     />
   {/if}
   <div class="read">
-    {#if tdc.depth}<p class="small">
-        Depth <ReadingText reading={tdc.depth} {prefs} unsent={session.unsent.has(tdc.depth.id)} {onamend} />
-      </p>{/if}
-    <table>
-      <caption class="only-read">Pairs of wheel readings</caption>
-      <thead
-        ><tr
-          ><th>pair</th><th class="n">before</th><th class="n">after</th><th class="n">middle</th><th
-            ><span class="only-read">remark</span></th
-          ></tr
-        ></thead
-      >
-      <tbody>
-        {#each tdc.rows as r (r.n)}
-          <tr>
-            <td>{r.n}</td>
-            <td class="n"
-              >{#if r.before}<ReadingText
-                  reading={r.before}
-                  {prefs}
-                  unsent={session.unsent.has(r.before.id)}
-                  {onamend}
-                />{/if}</td
-            >
-            <td class="n"
-              >{#if r.after}<ReadingText
-                  reading={r.after}
-                  {prefs}
-                  unsent={session.unsent.has(r.after.id)}
-                  {onamend}
-                />{:else}<span class="quiet">next</span>{/if}</td
-            >
-            <td class="n">{r.middleDeg === null ? '' : `${r.middleDeg.toFixed(2)}°`}</td>
-            <td
-              >{#if r.farOff}<span class="off">far off</span>{/if}{#if r.error}<span class="off">swapped?</span
-                >{/if}</td
-            >
-          </tr>
-          {#if r.error && r.before && r.after}
-            <tr
-              ><td colspan="5" class="off"
-                >{r.error.message}
-                <button class="link" onclick={() => swap(r.before!, r.after!)}>Swap the two</button></td
+    {#if tdc.method === 'pairs' || tdc.method === 'stop'}<TdcPairs {session} {prefs} {onamend} />
+    {:else if tdc.method === 'fit'}<TdcFit {session} slider={drawn?.ok ? drawn.out : null} {prefs} {onamend} />
+    {:else if tdc.method === 'highest' || tdc.method === 'rod'}
+      <table>
+        <caption class="only-read">Readings at the highest point</caption>
+        <thead><tr><th>no.</th><th class="n">wheel at the highest point</th></tr></thead>
+        <tbody>
+          {#each tdc.tops as r, k (r.id)}<tr
+              ><td>{k + 1}</td><td class="n"
+                ><ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} /></td
               ></tr
             >
-          {/if}
-        {:else}
-          <tr
-            ><td colspan="5" class="quiet"
-              >No pair yet. {tdc.nextSlot === 'depth'
-                ? 'Type how far down the dial stands first.'
-                : 'Type the wheel before the top, then after it.'}</td
-            ></tr
-          >
-        {/each}
-      </tbody>
-    </table>
+          {:else}<tr><td colspan="2" class="quiet">None yet.</td></tr>{/each}
+        </tbody>
+      </table>
+    {/if}
     {#if tdc.error}<p class="off" role="alert">{tdc.error.message}</p>{/if}
     {#if tdc.found}
       <Result
@@ -163,16 +153,20 @@
   }
   .fig {
     display: grid;
-    grid-template-columns: minmax(220px, 0.85fr) 1fr;
+    grid-template-columns: minmax(220px, 0.85fr) minmax(0, 1fr);
     gap: 22px;
     align-items: start;
+  }
+  .fig.wide {
+    grid-template-columns: minmax(180px, 0.5fr) minmax(0, 1fr);
   }
   .off {
     color: var(--unsure);
     font-weight: 600;
   }
   @media (max-width: 620px) {
-    .fig {
+    .fig,
+    .fig.wide {
       grid-template-columns: 1fr;
     }
   }

@@ -57,10 +57,9 @@
 
 {#if session.state.mark}
   <p class="way">
-    The mark’s error is taken off: {words
-      .markFinding(session.state.mark.errorDeg, session.state.mark.uDeg)
-      .split(':')[0]!
-      .toLowerCase()}
+    The mark’s error is taken off: {Math.abs(session.state.mark.errorDeg) <= 2 * session.state.mark.uDeg
+      ? 'the mark agrees with true TDC'
+      : `the mark stands ${session.state.mark.errorDeg > 0 ? 'early' : 'late'}`}
     ({Math.abs(session.state.mark.errorDeg).toFixed(2)}° {words.plusMinus(session.state.mark.uDeg)}°).
   </p>
 {/if}

@@ -1,0 +1,175 @@
+<script lang="ts">
+  import { wheelMeasure } from '$core/crank/wheel.ts';
+  import { readingParse } from '$core/measure/reading-parse.ts';
+  import Frame from '$lib/ui/primitives/Frame.svelte';
+  import ScaleSvg from '$lib/ui/primitives/ScaleSvg.svelte';
+  import { lengthText } from '$lib/ui/units.ts';
+
+  let { data } = $props();
+  const q = $derived(data.query);
+  const len = $derived(lengthText(data.prefs));
+  const search = $derived(new URLSearchParams(Object.entries(q).map(([k, v]) => [k, String(v)])).toString());
+  let measured = $state('');
+  let across = $state(false);
+  const angle = $derived.by((): { ok: boolean; text: string } => {
+    if (measured.trim() === '' || !data.drawing) return { ok: true, text: '' };
+    const read = readingParse({ text: measured, quantity: 'length', defaultUnit: data.prefs.length });
+    if (!read.ok) return { ok: false, text: read.error.message };
+    const d = Number(q.diameter);
+    if (across && Math.abs(read.out.value) > d)
+      return { ok: false, text: `A chord cannot be longer than the diameter of ${len(d, 1)}.` };
+    const { deg } = wheelMeasure(
+      across ? { diameterMm: d, chordMm: read.out.value } : { diameterMm: d, arcMm: read.out.value }
+    );
+    const step = (360 * read.out.resolution) / (Math.PI * d);
+    return { ok: true, text: `${deg.toFixed(2)}°, read to ${step.toFixed(2)}°` };
+  });
+</script>
+
+<svelte:head><title>Scales · Nemrik</title></svelte:head>
+<Frame>
+  <div class="scales">
+    <main id="main">
+      <h1>
+        {data.problem ??
+          (q.kind === 'wheel' ? `A degree wheel of ${q.diameter} mm` : `A timing tape for a rim of ${q.diameter} mm`)}
+      </h1>
+      {#if data.drawing}
+        <p class="quiet">
+          {len(data.drawing.mmPerDeg, 4)} a degree. Print at 100 %, then measure the check length before the paper is trusted.
+        </p>
+        <ScaleSvg
+          drawing={data.drawing}
+          label={q.kind === 'wheel'
+            ? `Degree wheel of ${q.diameter} mm`
+            : `Timing tape, ${q.from} to ${q.to} degrees before TDC`}
+        />
+        <p class="ways">
+          <a class="button first" href="/scales.pdf?{search}">PDF, 1:1</a>
+          <a class="button" href="/scales.svg?{search}">SVG, 1:1</a>
+        </p>
+        {#if data.drawing.width > 297 || data.drawing.height > 297}<p class="small">
+            Larger than A4: its page is {data.drawing.width.toFixed(0)} × {data.drawing.height.toFixed(0)} mm, for a plotter
+            or a print shop.
+          </p>{/if}
+      {/if}
+    </main>
+    <aside aria-label="What to print">
+      <form method="get">
+        <h2>What to print</h2>
+        <label for="kind">Kind</label>
+        <select id="kind" name="kind" class="field" value={q.kind}
+          ><option value="tape">timing tape</option><option value="wheel">degree wheel</option></select
+        >
+        <label for="diameter">Diameter of rim or wheel, mm</label><input
+          id="diameter"
+          name="diameter"
+          class="field"
+          inputmode="decimal"
+          required
+          value={q.diameter}
+        />
+        <label for="from">Tape from, degrees before TDC (after is negative)</label><input
+          id="from"
+          name="from"
+          class="field"
+          value={q.from}
+        />
+        <label for="to">Tape to, degrees before TDC</label><input id="to" name="to" class="field" value={q.to} />
+        <label for="step">A tick every, degrees</label><input id="step" name="step" class="field" value={q.step} />
+        <label for="runs">Crank runs, seen where the wheel is read</label>
+        <select id="runs" name="runs" class="field" value={q.runs}
+          ><option value="cw">clockwise</option><option value="ccw">anticlockwise</option></select
+        >
+        <button class="button first">Draw it</button>
+      </form>
+      <h2>Degrees from a length on this rim</h2>
+      <label for="measured">Measured</label>
+      <input id="measured" class="field" bind:value={measured} placeholder="12.5" autocomplete="off" />
+      <fieldset>
+        <legend class="only-read">How it was measured</legend>
+        <label class="radio"
+          ><input type="radio" name="how" checked={!across} onchange={() => (across = false)} /> along the rim</label
+        >
+        <label class="radio"
+          ><input type="radio" name="how" checked={across} onchange={() => (across = true)} /> straight across</label
+        >
+      </fieldset>
+      <p class="answer" class:bad={!angle.ok} aria-live="polite" data-testid="angle">{angle.text}</p>
+    </aside>
+  </div>
+</Frame>
+
+<style>
+  .scales {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 330px;
+    min-height: 0;
+  }
+  main {
+    background: var(--sheet);
+    padding: 16px 24px;
+    border-right: 1.5px solid var(--ink);
+    overflow: auto;
+  }
+  main .quiet {
+    margin: 2px 0 12px;
+  }
+  .ways {
+    display: flex;
+    gap: 10px;
+    margin: 12px 0;
+  }
+  aside {
+    padding: 16px 18px;
+    overflow: auto;
+    display: grid;
+    gap: 4px;
+    align-content: start;
+  }
+  form {
+    display: grid;
+    gap: 4px;
+    margin-bottom: 18px;
+  }
+  label {
+    font-size: 14px;
+    margin-top: 4px;
+  }
+  .radio {
+    display: inline-flex;
+    align-items: center;
+    gap: 8px;
+    min-height: 40px;
+    margin-right: 16px;
+  }
+  .radio input {
+    width: 18px;
+    height: 18px;
+    accent-color: var(--ink);
+  }
+  form .button {
+    margin-top: 12px;
+    justify-self: start;
+  }
+  .answer {
+    font-stretch: 76%;
+    font-size: 30px;
+    font-weight: 640;
+    min-height: 42px;
+  }
+  .answer.bad {
+    font-size: 15px;
+    font-stretch: 100%;
+    color: var(--out);
+  }
+  @media (max-width: 900px) {
+    .scales {
+      grid-template-columns: minmax(0, 1fr);
+      align-content: start;
+    }
+    main {
+      border-right: 0;
+    }
+  }
+</style>
