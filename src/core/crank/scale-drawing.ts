@@ -48,7 +48,8 @@ export function tapeDrawing(i: ScaleInput): ScaleDrawing {
   });
   const perStrip = Math.max(1, Math.floor(STRIP_MM / (mmPerDeg * i.stepDeg)));
   const strips = Math.max(1, Math.ceil((ticks.length - 1) / perStrip));
-  const d = blank(MARGIN * 2 + STRIP_MM, MARGIN * 2 + 22 + strips * 30, mmPerDeg);
+  const longest = Math.min(perStrip, ticks.length - 1) * i.stepDeg * mmPerDeg;
+  const d = blank(MARGIN * 2 + Math.max(longest, CHECK_MM + 80), MARGIN * 2 + 22 + strips * 30, mmPerDeg);
   for (let s = 0; s < strips; s++) {
     const own = ticks.slice(s * perStrip, (s + 1) * perStrip + 1);
     strip(d, own, MARGIN + s * 30 + 4, own[0]!.arcMm, strips > 1 ? s + 1 : null);

@@ -1,6 +1,6 @@
 import { cycleEvidence, type Evidence, type Sign } from '../crank/cycle-evidence.ts';
 import { raised, type Rule } from '../interlocks/rules.ts';
-import { numberOf, type Engine } from '../sheets/engine.ts';
+import { cycleDegOf, numberOf, type Engine } from '../sheets/engine.ts';
 import type { FlagId } from '../sheets/flags.ts';
 import { schoolOf, type SchoolId } from '../sheets/schools.ts';
 import type { RunSheet, Step } from '../sheets/types.ts';
@@ -75,7 +75,7 @@ export function jobState(sheet: RunSheet, engine: Engine, log: readonly JobEvent
     steps,
     current: current < 0 ? null : current,
     flags,
-    interlocks: raised(flags),
+    interlocks: raised(flags).filter((rule) => rule.id !== 'IL.10' || asksStroke(sheet, engine)),
     schools: chosen,
     tdc,
     mark,
@@ -91,6 +91,10 @@ export function jobState(sheet: RunSheet, engine: Engine, log: readonly JobEvent
     closed: flags.has('log-closed')
   };
 }
+
+/** Whether it matters on this job which of two TDCs fires: not on a two-stroke, not where nothing is indexed. */
+const asksStroke = (sheet: RunSheet, engine: Engine): boolean =>
+  cycleDegOf(engine) === 720 && sheet.steps.some((s) => s.surface === 'strokes');
 
 function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<FlagId>): StepView[] {
   const overruled = new Map(r.overrides.map((o) => [o.step, o]));

@@ -52,7 +52,9 @@ export function crankTarget(state: JobState, step: { surface: string }): CrankTa
     const off = seen.reduce((t, r) => t + wrap180(r.value - found.tdcWheelDeg), 0) / seen.length;
     return { deg: off, name: `to the reading ${nextSlot} the top`, eitherTdc: true };
   }
-  if (state.targetBtdc === null) return null;
+  if (step.surface === 'scale') return { deg: 0, name: 'to true TDC', eitherTdc: true };
+  // a run sheet that never sets the crank to the initial timing has no use for a way there
+  if (state.targetBtdc === null || !state.sheet.steps.some((s) => s.surface === 'plan')) return null;
   return {
     deg: -state.targetBtdc,
     name: `to ${formatTiming(state.targetBtdc, decimalsOf(state.targetBtdc))}`,
@@ -88,25 +90,32 @@ export function planTo(
 }
 
 /** One move of a plan as it is said to the person at the crank. */
-export function moveText(step: PlanStep, view: View, to: string): string {
+export function moveText(step: PlanStep, view: View, to: string, cycleDeg: number): string {
   const passes = step.passes
-    .map((p) => (p === 0 ? 'past firing TDC' : 'past the overlap TDC, where the mark comes up too: not that one'))
+    .map((p) =>
+      cycleDeg === 360
+        ? 'past TDC'
+        : p === 0
+          ? 'past firing TDC'
+          : 'past the overlap TDC, where the mark comes up too: not that one'
+    )
     .join(', ');
   const teeth = step.ringTeeth === undefined ? '' : ` (${step.ringTeeth.toFixed(1)} ring-gear teeth)`;
   return `Turn ${turnWord(step.turn)} (seen from the ${view}) ${degText(step.degrees)}${teeth}, ${passes ? passes + ', ' : ''}${to}.`;
 }
 
 /** The whole plan, a sentence a move. */
-export function planText(plan: CrankPlan, view: View, target: CrankTarget): string[] {
+export function planText(plan: CrankPlan, view: View, target: CrankTarget, cycleDeg = 720): string[] {
   if (plan.steps.length === 0)
     return [`The crank stands where it is wanted, ${target.name.replace(/^to /, 'at ')}. Leave it.`];
   return plan.steps.map((s, k) => {
     const last = k === plan.steps.length - 1;
-    if (!last) return moveText(s, view, 'well past the target');
+    if (!last) return moveText(s, view, 'well past the target', cycleDeg);
     return moveText(
       s,
       view,
-      `${target.name}${plan.thenCheckStroke && !target.eitherTdc ? ', then tell the strokes apart' : ''}`
+      `${target.name}${plan.thenCheckStroke && !target.eitherTdc ? ', then tell the strokes apart' : ''}`,
+      cycleDeg
     );
   });
 }

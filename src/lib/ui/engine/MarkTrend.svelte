@@ -59,7 +59,7 @@
   <XyChart
     {series}
     xTitle="year"
-    yTitle="mark reads, ° before (early)"
+    yTitle="mark reads early, °"
     xTicks={years}
     xText={(x) => String(Math.round(x))}
     height={190}
@@ -91,6 +91,11 @@
 <style>
   h2 {
     margin: 18px 0 6px;
+  }
+  td {
+    font-size: 13.5px;
+    white-space: nowrap;
+    padding-right: 6px;
   }
   b {
     font-weight: 600;

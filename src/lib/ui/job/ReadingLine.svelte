@@ -16,7 +16,7 @@
     switch (a.for) {
       case 'figure':
         return line.aim
-          ? `${line.aim.slot.label}${line.aim.n ? `, pair ${line.aim.n}` : ''}`
+          ? `${line.aim.slot.label}${line.aim.n ? `, ${line.aim.as.startsWith('fit') || line.aim.as === 'top' ? 'reading' : 'pair'} ${line.aim.n}` : ''}`
           : `a remark on \u201c${stepTitle}\u201d`;
       case 'amend':
         return `instead of ${a.reading.text}, the reading is`;

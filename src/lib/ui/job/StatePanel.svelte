@@ -29,7 +29,9 @@
       ? null
       : { ivoBtdc, ivcAbdc, evoBbdc, evcAtdc };
   });
-  const sentences = $derived(plan && view.target ? words.planText(plan, prefs.view, view.target) : []);
+  const sentences = $derived(
+    plan && view.target ? words.planText(plan, prefs.view, view.target, cycleDegOf(session.engine)) : []
+  );
   const turnable = $derived(state.tdc.found !== null || place.crankDeg !== null);
   const placed = $derived(words.placeText(place, cycle));
 </script>
@@ -112,6 +114,9 @@
     font-weight: 640;
     color: var(--ink);
     margin-right: 4px;
+  }
+  .here span {
+    white-space: nowrap;
   }
   .unsure {
     color: var(--unsure);

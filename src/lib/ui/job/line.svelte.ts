@@ -64,7 +64,7 @@ export class ReadingLine {
     );
     if (!read.ok) return { ok: false, label: '', text: read.error.message };
     const { aim, figure } = read.out;
-    const n = aim.n === null ? '' : `, pair ${aim.n}`;
+    const n = aim.n === null ? '' : `, ${aim.as.startsWith('fit') || aim.as === 'top' ? 'reading' : 'pair'} ${aim.n}`;
     return { ok: true, label: `${aim.slot.label}${n}:`, text: understood(figure, aim.slot.quantity, this.prefs()) };
   });
 

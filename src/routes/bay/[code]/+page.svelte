@@ -30,7 +30,9 @@
   {#if first}
     <h1>Turn {words.turnWord(first.turn)} <small>seen from the {data.prefs.view}</small></h1>
     <p class="figure" aria-live="polite">{first.degrees.toFixed(1)}°</p>
-    <p class="say">{pace ? `${pace} … ` : ''}{words.planText(plan!, data.prefs.view, view.target!)[0]}</p>
+    <p class="say">
+      {pace ? `${pace} … ` : ''}{words.planText(plan!, data.prefs.view, view.target!, cycleDegOf(session.engine))[0]}
+    </p>
   {:else}
     <h1>{words.headline(session.state, session.engine, v, lengthText(data.prefs))}</h1>
     <p class="say">{v.step.accept}</p>

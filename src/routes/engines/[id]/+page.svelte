@@ -78,6 +78,7 @@
     </main>
     <aside aria-label="History">
       <p><a class="button first" href="/jobs/new?engine={data.engine.id}">New job on this engine</a></p>
+      {#if data.marks.length}<MarkTrend marks={data.marks} />{/if}
       <h2>{data.jobs.length ? 'Jobs' : 'No jobs yet'}</h2>
       <ol>
         {#each data.jobs as j (j.id)}
@@ -89,7 +90,6 @@
           </li>
         {/each}
       </ol>
-      {#if data.marks.length}<MarkTrend marks={data.marks} />{/if}
       {#if damper !== null}<p class="scale">
           <a class="button" href="/scales?kind=tape&diameter={damper}&from=-10&to=40&step=2"
             >Tape or wheel for this rim</a

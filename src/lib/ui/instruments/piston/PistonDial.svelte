@@ -17,8 +17,10 @@
     marks: Mark[];
     depthText: string | null;
     dwellLabel: string | null;
+    /** leave the words out where the drawing is small */
+    bare?: boolean;
   }
-  let { slider, deg, runs, dwellDeg, marks, depthText, dwellLabel }: Props = $props();
+  let { slider, deg, runs, dwellDeg, marks, depthText, dwellLabel, bare = false }: Props = $props();
 
   const l = $derived(layout(slider));
   const p = $derived(pose(l, slider, deg ?? 0, runs));
@@ -44,13 +46,13 @@
         class:latest={k >= marks.length - 3}
       />{/if}
   {/each}
-  {#if before.length}<text
+  {#if before.length && !bare}<text
       x={l.cx - runs * 34}
       y={l.cy - l.crank * 1.42}
       class="label"
       text-anchor={runs > 0 ? 'end' : 'start'}>before</text
     >{/if}
-  {#if after.length}<text
+  {#if after.length && !bare}<text
       x={l.cx + runs * 34}
       y={l.cy - l.crank * 1.42}
       class="label"
@@ -85,7 +87,7 @@
     <text x={gx + 14} y={(l.crownTop + p.crownY) / 2 + 1} class="depth-text">{depthText}</text>
     <text x={gx + 14} y={(l.crownTop + p.crownY) / 2 + 17} class="label small">down (drawn × {l.magnify})</text>
   {/if}
-  {#if dwellLabel}
+  {#if dwellLabel && !bare}
     {#each dwellLabel.split('\n') as line, k (k)}<text x={l.cx + 64} y={l.cy - 8 + k * 17} class="unsure">{line}</text
       >{/each}
   {/if}

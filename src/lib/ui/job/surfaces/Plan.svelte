@@ -22,7 +22,9 @@
 
   const target = $derived(session.state.targetBtdc);
   const plan = $derived(view.plan);
-  const moves = $derived(plan && view.target ? words.planText(plan, prefs.view, view.target) : []);
+  const moves = $derived(
+    plan && view.target ? words.planText(plan, prefs.view, view.target, cycleDegOf(session.engine)) : []
+  );
   const stands = $derived(session.readings(stepId));
   const past = $derived(words.passedBy(view.target, view.place, cycleDegOf(session.engine)));
   const backlash = $derived(numberOf(session.engine, 'backlashDeg') ?? 0);

@@ -105,6 +105,7 @@
       {runs}
       dwellDeg={tdc.method === 'stop' ? null : (dwell?.dwellDeg ?? null)}
       {marks}
+      bare={tdc.method === 'fit'}
       depthText={tdc.depth ? len(tdc.depth.value, 2) : null}
       dwellLabel={dwell && tdc.method !== 'stop'
         ? `flat top ± ${(dwell.dwellDeg / 2).toFixed(1)}°:\nthis dial sees\nnothing move`
@@ -112,6 +113,7 @@
     />
   {/if}
   <div class="read">
+    {#if tdc.method === 'fit'}{@render answer()}{/if}
     {#if tdc.method === 'pairs' || tdc.method === 'stop'}<TdcPairs {session} {prefs} {onamend} />
     {:else if tdc.method === 'fit'}<TdcFit {session} slider={drawn?.ok ? drawn.out : null} {prefs} {onamend} />
     {:else if tdc.method === 'highest' || tdc.method === 'rod'}
@@ -128,18 +130,22 @@
         </tbody>
       </table>
     {/if}
-    {#if tdc.error}<p class="off" role="alert">{tdc.error.message}</p>{/if}
-    {#if tdc.found}
-      <Result
-        value="{tdc.found.tdcWheelDeg.toFixed(2)}°"
-        pm="{words.plusMinus(tdc.found.uDeg)}°"
-        verdict={tdc.verdict?.state ?? null}
-        {help}
-      />
-      <p class="small quiet">Wheel at true TDC; standard uncertainty {tdc.found.uDeg.toFixed(2)}°.</p>
-    {/if}
+    {#if tdc.method !== 'fit'}{@render answer()}{/if}
   </div>
 </div>
+
+{#snippet answer()}
+  {#if tdc.error}<p class="off" role="alert">{tdc.error.message}</p>{/if}
+  {#if tdc.found}
+    <Result
+      value="{tdc.found.tdcWheelDeg.toFixed(2)}°"
+      pm="{words.plusMinus(tdc.found.uDeg)}°"
+      verdict={tdc.verdict?.state ?? null}
+      {help}
+    />
+    <p class="small quiet">Wheel at true TDC; standard uncertainty {tdc.found.uDeg.toFixed(2)}°.</p>
+  {/if}
+{/snippet}
 
 <style>
   .way {

@@ -3,6 +3,7 @@
   import type { Slider } from '$core/crank/slider.ts';
   import { fittedDial } from '$core/job/tdc-fit-rows.ts';
   import type { Reading } from '$core/job/replay.ts';
+  import { fixed } from '$core/units/format.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import XyChart, { type Series } from '../../charts/XyChart.svelte';
   import ReadingText from '../ReadingText.svelte';
@@ -71,7 +72,7 @@
                 {onamend}
               />{:else}<span class="quiet">next</span>{/if}
           </td>
-          <td class="n">{r.residualMm === null ? '' : `${(1000 * r.residualMm).toFixed(0)} µm`}</td>
+          <td class="n">{r.residualMm === null ? '' : `${fixed(1000 * r.residualMm, 0)} µm`}</td>
           <td
             >{#if r.thrownOut}<span class="off">thrown out</span>{/if}</td
           >
