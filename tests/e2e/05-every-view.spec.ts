@@ -17,6 +17,7 @@ async function views(page: import('@playwright/test').Page): Promise<{ name: str
     { name: 'new engine', path: '/engines/new' },
     { name: 'engine', path: '/engines/lock-4-pump' },
     { name: 'tray', path: '/tray' },
+    { name: 'scales', path: '/scales?kind=tape&diameter=164' },
     { name: 'new job', path: '/jobs/new' },
     ...jobs.map((path, k) => ({ name: `job ${k + 1}`, path })),
     { name: 'card', path: `${closed}/card` },

@@ -57,6 +57,11 @@
     spoken = `Done: ${step.title}. Next: ${view.selected.step.title}.`;
     document.getElementById('main')?.scrollTo({ top: 0 });
   }
+  function logged() {
+    spoken = 'Logged.';
+    // with a keyboard the keys are free again, and the next digit opens the line; a finger stays where it types
+    if (matchMedia('(pointer: fine)').matches) document.getElementById('main')?.focus({ preventScroll: true });
+  }
   function undo() {
     const last = session.undoable;
     if (!last) return;
@@ -128,13 +133,7 @@
     <StatePanel {session} {view} {prefs} onview={setView} />
   </div>
   {#snippet foot()}
-    <ReadingLine
-      {line}
-      {session}
-      stepTitle={view.selected.step.title}
-      bind:field
-      onlogged={() => (spoken = 'Logged.')}
-    />
+    <ReadingLine {line} {session} stepTitle={view.selected.step.title} bind:field onlogged={logged} />
   {/snippet}
 </Frame>
 <div class="only-read" aria-live="polite">{spoken} {session.announcement}</div>
