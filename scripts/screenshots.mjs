@@ -59,6 +59,7 @@ async function all() {
   await open('/');
   await shot('floor');
   const lock4 = await jobsOf('lock-4-pump');
+  await page.waitForSelector('.chart[data-ready=true]');
   await shot('engine');
   await open(lock4[0]);
   await shot('job-tdc');
@@ -76,12 +77,42 @@ async function all() {
   await open(`${lock4[1]}/card`);
   await shot('card');
   const winch = await jobsOf('ropeway-winch');
+  await prefs({ view: 'rear' });
   await open(winch[0]);
-  await step('Crank to the reference');
   await shot('job-plan');
+  await dials(page);
+  await prefs({});
+  await open(lock4[0]);
+  await page.getByText('How true TDC is found').click();
+  await shot('job-methods');
+  await open((await jobsOf('dredger-otter'))[0]);
+  await page.waitForSelector('.chart[data-ready=true]');
+  await shot('job-fit');
+  await open('/scales?kind=tape&diameter=164&from=-10&to=40&step=2');
+  await shot('scales');
   await open('/tray');
   await shot('tray');
   await browser.close();
+}
+
+/** The two-lap dial at its two TDCs, turned by hand and let go of without being logged. */
+async function dials(page) {
+  const dial = page.getByRole('slider');
+  const turnTo = async (deg) => {
+    await dial.focus();
+    const left = async () => (deg - Number(await dial.getAttribute('aria-valuenow')) + 720) % 720;
+    while ((await left()) >= 10) await page.keyboard.press('Shift+ArrowRight');
+    for (let k = Math.round(await left()); k > 0; k--) await page.keyboard.press('ArrowRight');
+  };
+  for (const [name, deg] of [
+    ['dial-firing', 0],
+    ['dial-overlap', 360]
+  ]) {
+    await turnTo(deg);
+    await page.locator('.state').screenshot({ path: join(out, `${name}.png`) });
+    say(name);
+  }
+  await dial.press('Escape');
 }
 
 try {

@@ -25,6 +25,8 @@
       .sort((a, b) => b.lastAt!.localeCompare(a.lastAt!))
       .slice(0, 4)
   );
+  const count = (n: number) =>
+    ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'][n] ?? String(n);
   const headline = $derived(
     data.jobs.length === 0
       ? 'Nothing is on the floor'
@@ -32,7 +34,7 @@
         ? 'Nothing can go on by itself'
         : ready === 1
           ? 'One job can go on now'
-          : `${ready} jobs can go on now`
+          : `${count(ready)} jobs can go on now`
   );
 
   onMount(() => {
@@ -81,7 +83,8 @@
         <div>
           <h1>{headline}</h1>
           <p class="quiet">
-            {data.jobs.length === 1 ? 'One job' : `${data.jobs.length} jobs`}; what can be done now stands first.
+            {count(data.jobs.length)}
+            {data.jobs.length === 1 ? 'job' : 'jobs'}; what can be done now stands first.
           </p>
         </div>
         <form method="get" class="no-print">

@@ -1,14 +1,17 @@
 import { z } from 'zod';
 import { crankCalcs } from '../crank/calcs.ts';
+import { curveCalcs } from '../curves/calcs.ts';
+import { driveCalcs } from '../drive/calcs.ts';
 import { fail } from '../errors/catalogue.ts';
 import type { Result } from '../errors/result.ts';
 import { measureCalcs } from '../measure/calcs.ts';
+import { phasingCalcs } from '../phasing/calcs.ts';
 import { staticCalcs } from '../static/calcs.ts';
 import type { Calc } from './define.ts';
 
 /** Every calculation by name. This is the one place that makes them callable from anywhere. */
 export const registry: ReadonlyMap<string, Calc> = new Map(
-  [...measureCalcs, ...crankCalcs, ...staticCalcs].map((c) => [c.name, c])
+  [...measureCalcs, ...crankCalcs, ...staticCalcs, ...driveCalcs, ...phasingCalcs, ...curveCalcs].map((c) => [c.name, c])
 );
 
 /** Runs a calculation by name on unknown input. Never throws for bad input; unknown names are `unknown-calc`. */

@@ -30,7 +30,11 @@
             ? 'One gauge in the tray'
             : `${data.gauges.length} gauges in the tray`}
       </h1>
-      <p class="quiet">A reading carries its gauge: step and accuracy make its uncertainty.</p>
+      <p class="quiet">
+        A reading carries its gauge: step and accuracy make its uncertainty. <a href="/scales"
+          >Print a tape or a degree wheel</a
+        >
+      </p>
       {#if data.gauges.length}
         <table>
           <thead

@@ -1,0 +1,105 @@
+import { z } from 'zod';
+import { finite, gauge, notNegative, positive, wholeFromOne } from '../schemas.ts';
+
+/** Limits of which one may be null (open); min ≤ max. */
+const limits = z
+  .strictObject({ minMm: finite.nullable(), maxMm: finite.nullable() })
+  .refine((s) => s.minMm === null || s.maxMm === null || s.minMm <= s.maxMm, 'the least must not be above the most');
+
+export const endFloatInput = z.strictObject({
+  washerMm: z.array(positive).min(1),
+  washerGauge: gauge,
+  gaps: z.array(z.array(positive).min(1)).min(1),
+  bladeGauge: gauge,
+  spec: limits
+});
+
+export const pickInput = z
+  .strictObject({
+    currentMm: finite,
+    uMm: notNegative,
+    spec: z
+      .strictObject({ minMm: finite.nullable(), maxMm: finite.nullable(), targetMm: finite.optional() })
+      .refine((s) => s.minMm === null || s.maxMm === null || s.minMm <= s.maxMm, 'the least must not be above the most'),
+    sense: z.union([z.literal(1), z.literal(-1)]),
+    tray: z.array(
+      z.strictObject({ id: z.string().min(1), thicknessMm: positive, uMm: notNegative, count: z.number().int().min(0) })
+    ),
+    maxPieces: z.number().int().min(0).max(5).default(3)
+  })
+  .refine((i) => new Set(i.tray.map((t) => t.id)).size === i.tray.length, { path: ['tray'], message: 'holds an id twice' })
+  .refine((i) => i.spec.targetMm !== undefined || (i.spec.minMm !== null && i.spec.maxMm !== null), {
+    path: ['spec', 'targetMm'],
+    message: 'with one limit open a target is needed'
+  });
+
+export const engagementInput = z.strictObject({
+  lengthMm: positive,
+  depthToDriveMm: positive,
+  featureOffsetMm: finite,
+  gasketMm: notNegative,
+  slotDepthMm: positive.optional(),
+  minEngagementMm: finite,
+  minClearanceMm: finite.optional(),
+  uMm: z.strictObject({ length: notNegative, depth: notNegative, offset: notNegative, gasket: notNegative })
+});
+
+export const metals = ['steel', 'cast-iron', 'aluminium', 'bronze', 'magnesium'] as const;
+export const thermalInput = z.strictObject({
+  lengthMm: positive,
+  housing: z.enum(metals),
+  shaft: z.enum(metals),
+  coldC: finite,
+  hotC: finite,
+  coldFloatMm: finite,
+  arrangement: z.enum(['shaft-in-housing', 'housing-between-collars']).default('shaft-in-housing')
+});
+
+export const moveInput = z.strictObject({
+  deeperMm: finite,
+  engagementMm: finite,
+  clearanceMm: finite,
+  contactFraction: finite,
+  faceWidthMm: positive,
+  leadMm: positive.optional()
+});
+
+export const patternInput = z
+  .strictObject({
+    contactLowMm: notNegative,
+    contactHighMm: notNegative,
+    faceWidthMm: positive,
+    tolerance: notNegative.default(0.1)
+  })
+  .refine((i) => i.contactLowMm <= i.contactHighMm && i.contactHighMm <= i.faceWidthMm + 1e-9, {
+    path: ['contactHighMm'],
+    message: 'the contact must lie on the tooth, its upper end above its lower'
+  });
+
+export const wanderInput = z.strictObject({
+  helixAngleDeg: z.number().gt(0).lt(90),
+  pitchDiameterMm: positive,
+  endFloatMm: notNegative,
+  backlashMm: notNegative,
+  ratio: positive
+});
+
+const gear = z
+  .strictObject({
+    teeth: wholeFromOne.optional(),
+    hand: z.enum(['right', 'left']).optional(),
+    moduleMm: positive.optional(),
+    dp: positive.optional(),
+    boreMm: positive.optional(),
+    outsideDiameterMm: positive.optional()
+  })
+  .refine((g) => g.moduleMm === undefined || g.dp === undefined, { path: ['dp'], message: 'give the module or the diametral pitch, one of the two' });
+
+export const gearCompareInput = z.strictObject({
+  old: gear,
+  new: gear,
+  camMaterial: z.enum(['cast-iron', 'steel', 'steel-iron-gear']),
+  gearMaterial: z.enum(['cast-iron', 'nitrided-iron', 'hardened-steel', 'bronze', 'polymer'])
+});
+
+export const gearReindexInput = z.strictObject({ teeth: wholeFromOne, rotateDeg: finite, ratio: positive });
