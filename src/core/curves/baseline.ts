@@ -28,8 +28,16 @@ export interface Baseline {
  * Checks a measured curve and inverts its rising part, from its last knot at 0 to its first at the maximum.
  * Errors in this order: `curve-order`, `baseline-needs-zero`, `baseline-not-rising`, `baseline-slack`.
  */
-export function readBaseline(knots: readonly Knot[], from: readonly Spring[], extensionMmPerDeg: number): Result<Baseline> {
-  const wrong = rising(knots.map((k) => k.rpm), 'Engine speed', 'baseline');
+export function readBaseline(
+  knots: readonly Knot[],
+  from: readonly Spring[],
+  extensionMmPerDeg: number
+): Result<Baseline> {
+  const wrong = rising(
+    knots.map((k) => k.rpm),
+    'Engine speed',
+    'baseline'
+  );
   if (wrong) return wrong;
   if (Math.abs(knots[0]!.deg) > EPS) return fail('baseline-needs-zero', 'baseline', {});
   const maxDeg = Math.max(...knots.map((k) => k.deg));
@@ -60,7 +68,11 @@ export function gridTo(stopDeg: number, maxDeg: number): number[] {
  * What the weights ask of the springs, G = T/n², as a function of advance: measured up to d0, the last knot below the
  * maximum, and beyond it a straight line through the upper part. Error `cannot-extrapolate` with too little to go by.
  */
-export function extrapolateG(b: Baseline, from: readonly Spring[], extensionMmPerDeg: number): Result<(deg: number) => number> {
+export function extrapolateG(
+  b: Baseline,
+  from: readonly Spring[],
+  extensionMmPerDeg: number
+): Result<(deg: number) => number> {
   const d0 = b.lastBelow.deg;
   const at: number[] = [];
   for (let k = 0; k * 0.25 <= d0 + EPS; k++) at.push(k * 0.25);

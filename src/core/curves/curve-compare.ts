@@ -32,7 +32,8 @@ export function curveCompare(i: z.infer<typeof curveCompareInput>): Result<{
   const low = i.spec.map((s) => s.minDeg);
   const high = i.spec.map((s) => s.maxDeg);
   const points = i.measured.map(({ rpm, deg }): JudgedPoint => {
-    if (rpm < xs[0]! - EPS || rpm > xs[xs.length - 1]! + EPS) return { rpm, deg, minDeg: null, maxDeg: null, state: 'unjudged', pInSpec: null };
+    if (rpm < xs[0]! - EPS || rpm > xs[xs.length - 1]! + EPS)
+      return { rpm, deg, minDeg: null, maxDeg: null, state: 'unjudged', pInSpec: null };
     const minDeg = interpolate(xs, low, rpm);
     const maxDeg = interpolate(xs, high, rpm);
     return { rpm, deg, minDeg, maxDeg, ...verdict(deg, i.uDeg, minDeg, maxDeg) };
@@ -40,7 +41,12 @@ export function curveCompare(i: z.infer<typeof curveCompareInput>): Result<{
   const has = (s: JudgedState) => points.some((p) => p.state === s);
   const state = has('out') ? 'out' : has('unsure') ? 'unsure' : has('in') ? 'in' : 'unjudged';
   const hysteresisDeg = hysteresis(i.measured);
-  return ok({ points, state, hysteresisDeg, sticky: hysteresisDeg !== null && hysteresisDeg > Math.max(1.5, 3 * i.uDeg) + EPS });
+  return ok({
+    points,
+    state,
+    hysteresisDeg,
+    sticky: hysteresisDeg !== null && hysteresisDeg > Math.max(1.5, 3 * i.uDeg) + EPS
+  });
 }
 
 function hysteresis(measured: { rpm: number; deg: number; dir?: 'up' | 'down' | undefined }[]): number | null {

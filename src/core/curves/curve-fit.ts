@@ -77,8 +77,8 @@ function best(x: Float64Array, y: Float64Array, count: 2 | 3): Shape | null {
 function weights(breaks: readonly number[], x: number, out: Float64Array): number {
   out.fill(0);
   const last = breaks.length - 1;
-  if (x <= breaks[0]!) return void (out[0] = 1), -1;
-  if (x >= breaks[last]!) return void (out[last] = 1), -1;
+  if (x <= breaks[0]!) return (void (out[0] = 1), -1);
+  if (x >= breaks[last]!) return (void (out[last] = 1), -1);
   let j = 0;
   while (x > breaks[j + 1]!) j++;
   const t = (x - breaks[j]!) / (breaks[j + 1]! - breaks[j]!);

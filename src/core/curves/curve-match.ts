@@ -40,9 +40,14 @@ export function curveMatch(i: Input, progress: (share: number) => boolean = () =
   const { maxDeg, rpmAt } = read.out;
   const stops = i.tray.stops.filter((s) => s.deg <= maxDeg + EPS);
   const springs = i.tray.springs.filter((s) => s.count > 0);
-  const grid = Array.from({ length: Math.floor(Math.max(0, ...stops.map((s) => s.deg)) / 0.25 + EPS) + 1 }, (_, k) => k * 0.25);
+  const grid = Array.from(
+    { length: Math.floor(Math.max(0, ...stops.map((s) => s.deg)) / 0.25 + EPS) + 1 },
+    (_, k) => k * 0.25
+  );
   const base = grid.map((d) => rpmAt(Math.min(d, maxDeg)) / Math.sqrt(springForce(i.from, i.extensionMmPerDeg, d)));
-  const stopBase = stops.map((s) => rpmAt(Math.min(s.deg, maxDeg)) / Math.sqrt(springForce(i.from, i.extensionMmPerDeg, s.deg)));
+  const stopBase = stops.map(
+    (s) => rpmAt(Math.min(s.deg, maxDeg)) / Math.sqrt(springForce(i.from, i.extensionMmPerDeg, s.deg))
+  );
   const ranked: Match[] = [];
   let evaluated = 0;
   for (let a = 0; a < springs.length; a++) {
@@ -76,7 +81,13 @@ function pairCurve(pair: readonly Spring[], grid: number[], base: number[], exte
   return { rpm, unstableFrom };
 }
 
-function judge(i: Input, curve: PairCurve, springs: [string, string], stop: { id: string; deg: number }, atStop: number): Match {
+function judge(
+  i: Input,
+  curve: PairCurve,
+  springs: [string, string],
+  stop: { id: string; deg: number },
+  atStop: number
+): Match {
   // the last grid point strictly below the stop; the stop itself closes the curve
   const last = Math.ceil(stop.deg / 0.25 - EPS) - 1;
   const highest = curve.rpm[last]!;
@@ -94,9 +105,18 @@ function judge(i: Input, curve: PairCurve, springs: [string, string], stop: { id
   const violations: Violation[] = [];
   const { totalMaxBtdc, idleRpm, creepMaxDeg } = i.limits;
   if (totalMaxBtdc !== undefined && initialBtdc + stop.deg > totalMaxBtdc + EPS) violations.push('total');
-  if (idleRpm !== undefined && creepMaxDeg !== undefined && advance(idleRpm) > creepMaxDeg + EPS) violations.push('creep');
+  if (idleRpm !== undefined && creepMaxDeg !== undefined && advance(idleRpm) > creepMaxDeg + EPS)
+    violations.push('creep');
   if (curve.unstableFrom <= last || atStop < highest - EPS) violations.push('unstable');
-  return { springs, stop: stop.id, initialBtdc, misfitDeg: Math.sqrt(squares / weights), violations, startRpm: curve.rpm[0]!, fullRpm };
+  return {
+    springs,
+    stop: stop.id,
+    initialBtdc,
+    misfitDeg: Math.sqrt(squares / weights),
+    violations,
+    startRpm: curve.rpm[0]!,
+    fullRpm
+  };
 }
 
 /** Advance at a speed: 0 below the start, straight between points, the higher where the weights snap out. */

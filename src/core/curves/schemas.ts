@@ -37,14 +37,25 @@ export const curveMatchInput = z
     target: z.array(z.strictObject({ rpm: finite, deg: finite, weight: notNegative.default(1) })).min(1),
     tray: z.strictObject({
       springs: z
-        .array(z.strictObject({ id: z.string().min(1), rateNPerMm: positive, preloadN: finite, count: z.number().int().min(0) }))
+        .array(
+          z.strictObject({
+            id: z.string().min(1),
+            rateNPerMm: positive,
+            preloadN: finite,
+            count: z.number().int().min(0)
+          })
+        )
         .refine(uniqueIds, 'holds an id twice'),
       stops: z.array(z.strictObject({ id: z.string().min(1), deg: positive })).refine(uniqueIds, 'holds an id twice')
     }),
     initial: z
       .strictObject({ minBtdc: finite, maxBtdc: finite, stepDeg: positive.default(0.5) })
       .refine((i) => i.minBtdc <= i.maxBtdc, 'the least must not be above the most'),
-    limits: z.strictObject({ totalMaxBtdc: finite.optional(), idleRpm: notNegative.optional(), creepMaxDeg: finite.optional() }),
+    limits: z.strictObject({
+      totalMaxBtdc: finite.optional(),
+      idleRpm: notNegative.optional(),
+      creepMaxDeg: finite.optional()
+    }),
     top: wholeFromOne.default(5)
   })
   .refine((i) => i.target.some((t) => t.weight > 0), { path: ['target'], message: 'needs some weight' });
@@ -71,6 +82,14 @@ export const curveIntervalInput = z
     angles: z.array(z.strictObject({ cylinder: wholeFromOne, distributorDeg: finite })),
     toleranceDeg: notNegative
   })
-  .refine((i) => new Set(i.angles.map((a) => a.cylinder)).size === i.angles.length, { path: ['angles'], message: 'names a cylinder twice' });
+  .refine((i) => new Set(i.angles.map((a) => a.cylinder)).size === i.angles.length, {
+    path: ['angles'],
+    message: 'names a cylinder twice'
+  });
 
-export const vacuumHoldInput = z.strictObject({ startKpa: finite, endKpa: finite, seconds: positive, maxLossKpaPerMin: notNegative });
+export const vacuumHoldInput = z.strictObject({
+  startKpa: finite,
+  endKpa: finite,
+  seconds: positive,
+  maxLossKpaPerMin: notNegative
+});

@@ -11,10 +11,16 @@ const G = 9.80665;
  * A spring's rate from weights hung on it: least squares F = a + kL with F = m·g. uRate from the scatter, 0 for two
  * loads. The installed force may come out negative: the spring is slack. Error `too-few-readings`.
  */
-export function springRate(i: z.infer<typeof springRateInput>): Result<{ rateNPerMm: number; uRate: number; installedForceN?: number }> {
+export function springRate(
+  i: z.infer<typeof springRateInput>
+): Result<{ rateNPerMm: number; uRate: number; installedForceN?: number }> {
   const lengths = i.loads.map((l) => l.lengthMm);
-  if (distinct(lengths) < 2) return fail('too-few-readings', 'loads', { have: distinct(lengths), need: 2, what: 'different lengths' });
-  const line = fitLine(lengths, i.loads.map((l) => (l.massG * G) / 1000));
+  if (distinct(lengths) < 2)
+    return fail('too-few-readings', 'loads', { have: distinct(lengths), need: 2, what: 'different lengths' });
+  const line = fitLine(
+    lengths,
+    i.loads.map((l) => (l.massG * G) / 1000)
+  );
   const n = i.loads.length;
   return ok({
     rateNPerMm: line.slope,

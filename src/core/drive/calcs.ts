@@ -8,7 +8,12 @@ import { stackEndFloat, stackEngagement, stackMove, stackThermal } from './stack
 export const driveCalcs = [
   define('stack.endFloat', 'End float by gauging washer and blades', s.endFloatInput, stackEndFloat),
   define('stack.pick', 'Which packings or shims to take', s.pickInput, stackPick),
-  define('stack.engagement', 'Engagement with the oil-pump drive, and clearance below', s.engagementInput, stackEngagement),
+  define(
+    'stack.engagement',
+    'Engagement with the oil-pump drive, and clearance below',
+    s.engagementInput,
+    stackEngagement
+  ),
   define('stack.thermal', 'Float when hot', s.thermalInput, stackThermal),
   define('stack.move', 'What setting the drive deeper changes', s.moveInput, stackMove),
   define('mesh.pattern', 'Contact patch on the tooth', s.patternInput, meshPattern),

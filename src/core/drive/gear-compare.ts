@@ -22,7 +22,12 @@ export function gearCompare(i: Input): { ok: boolean; findings: Finding[] } {
     ...both('hand', old.hand, fresh.hand, (a, b) => a !== b),
     ...both('module', moduleOf(old), moduleOf(fresh), (a, b) => Math.abs(b - a) > 0.01 * a + EPS),
     ...where('bore-differs', old.boreMm, fresh.boreMm, (a, b) => Math.abs(b - a) > 0.02 + EPS),
-    ...where('outside-diameter-differs', old.outsideDiameterMm, fresh.outsideDiameterMm, (a, b) => Math.abs(b - a) > 0.005 * a + EPS),
+    ...where(
+      'outside-diameter-differs',
+      old.outsideDiameterMm,
+      fresh.outsideDiameterMm,
+      (a, b) => Math.abs(b - a) > 0.005 * a + EPS
+    ),
     ...material(i.camMaterial, i.gearMaterial),
     { code: 'confirm-with-cam-maker', severity: 'note' }
   ];
@@ -31,10 +36,17 @@ export function gearCompare(i: Input): { ok: boolean; findings: Finding[] } {
 
 function both<T>(field: string, a: T | undefined, b: T | undefined, differs: (a: T, b: T) => boolean): Finding[] {
   if (a === undefined || b === undefined) return [{ code: `not-compared:${field}`, severity: 'warn' }];
-  return differs(a, b) ? [{ code: `${field === 'teeth' ? 'teeth-differ' : `${field}-differs`}`, severity: 'stop' }] : [];
+  return differs(a, b)
+    ? [{ code: `${field === 'teeth' ? 'teeth-differ' : `${field}-differs`}`, severity: 'stop' }]
+    : [];
 }
 
-function where(code: string, a: number | undefined, b: number | undefined, differs: (a: number, b: number) => boolean): Finding[] {
+function where(
+  code: string,
+  a: number | undefined,
+  b: number | undefined,
+  differs: (a: number, b: number) => boolean
+): Finding[] {
   return a !== undefined && b !== undefined && differs(a, b) ? [{ code, severity: 'stop' }] : [];
 }
 

@@ -20,14 +20,20 @@ export const pickInput = z
     uMm: notNegative,
     spec: z
       .strictObject({ minMm: finite.nullable(), maxMm: finite.nullable(), targetMm: finite.optional() })
-      .refine((s) => s.minMm === null || s.maxMm === null || s.minMm <= s.maxMm, 'the least must not be above the most'),
+      .refine(
+        (s) => s.minMm === null || s.maxMm === null || s.minMm <= s.maxMm,
+        'the least must not be above the most'
+      ),
     sense: z.union([z.literal(1), z.literal(-1)]),
     tray: z.array(
       z.strictObject({ id: z.string().min(1), thicknessMm: positive, uMm: notNegative, count: z.number().int().min(0) })
     ),
     maxPieces: z.number().int().min(0).max(5).default(3)
   })
-  .refine((i) => new Set(i.tray.map((t) => t.id)).size === i.tray.length, { path: ['tray'], message: 'holds an id twice' })
+  .refine((i) => new Set(i.tray.map((t) => t.id)).size === i.tray.length, {
+    path: ['tray'],
+    message: 'holds an id twice'
+  })
   .refine((i) => i.spec.targetMm !== undefined || (i.spec.minMm !== null && i.spec.maxMm !== null), {
     path: ['spec', 'targetMm'],
     message: 'with one limit open a target is needed'
@@ -93,7 +99,10 @@ const gear = z
     boreMm: positive.optional(),
     outsideDiameterMm: positive.optional()
   })
-  .refine((g) => g.moduleMm === undefined || g.dp === undefined, { path: ['dp'], message: 'give the module or the diametral pitch, one of the two' });
+  .refine((g) => g.moduleMm === undefined || g.dp === undefined, {
+    path: ['dp'],
+    message: 'give the module or the diametral pitch, one of the two'
+  });
 
 export const gearCompareInput = z.strictObject({
   old: gear,

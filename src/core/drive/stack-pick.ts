@@ -62,7 +62,13 @@ export function stackPick(i: Input): { idealMm: number; picks: Pick[] } {
     picks: best.map((b) => {
       const resultMm = i.currentMm + i.sense * b.sumMm;
       const uMm = Math.sqrt(b.u2);
-      return { ids: b.indices.map((k) => tray[k]!.id), sumMm: b.sumMm, resultMm, uMm, verdict: verdict(resultMm, uMm, i.spec.minMm, i.spec.maxMm) };
+      return {
+        ids: b.indices.map((k) => tray[k]!.id),
+        sumMm: b.sumMm,
+        resultMm,
+        uMm,
+        verdict: verdict(resultMm, uMm, i.spec.minMm, i.spec.maxMm)
+      };
     })
   };
 }

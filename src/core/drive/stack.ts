@@ -31,7 +31,14 @@ export function stackEndFloat(i: z.infer<typeof endFloatInput>): EndFloat {
       sampleSd(gaps) ** 2 / gaps.length +
       blades * gaugeU(i.bladeGauge) ** 2
   );
-  return { floatMm, washerMm, gapMm, uMm, verdict: verdict(floatMm, uMm, i.spec.minMm, i.spec.maxMm), preloaded: floatMm <= 1e-9 };
+  return {
+    floatMm,
+    washerMm,
+    gapMm,
+    uMm,
+    verdict: verdict(floatMm, uMm, i.spec.minMm, i.spec.maxMm),
+    preloaded: floatMm <= 1e-9
+  };
 }
 
 export interface Engagement {
@@ -51,7 +58,12 @@ export function stackEngagement(i: z.infer<typeof engagementInput>): Engagement 
   const withoutGasketMm = i.lengthMm - i.featureOffsetMm - i.depthToDriveMm;
   const engagementMm = withoutGasketMm - i.gasketMm;
   const uMm = Math.hypot(i.uMm.length, i.uMm.depth, i.uMm.offset, i.uMm.gasket);
-  const out: Engagement = { engagementMm, withoutGasketMm, uMm, verdict: verdict(engagementMm, uMm, i.minEngagementMm, null) };
+  const out: Engagement = {
+    engagementMm,
+    withoutGasketMm,
+    uMm,
+    verdict: verdict(engagementMm, uMm, i.minEngagementMm, null)
+  };
   if (i.slotDepthMm === undefined) return out;
   const clearanceMm = i.slotDepthMm - engagementMm;
   return { ...out, clearanceMm, clearanceVerdict: verdict(clearanceMm, uMm, i.minClearanceMm ?? 0, null) };

@@ -19,5 +19,12 @@ export function driveEngage(i: z.infer<typeof driveEngageInput>) {
   let slotTurnDeg = aligned ? 0 : mod(i.tangBearingDeg - i.slotBearingDeg, i.symmetryDeg);
   if (slotTurnDeg > i.symmetryDeg / 2 + EPS) slotTurnDeg -= i.symmetryDeg;
   const slotTurn: 'cw' | 'ccw' | 'none' = slotTurnDeg === 0 ? 'none' : slotTurnDeg > 0 ? 'cw' : 'ccw';
-  return { aligned, crankToDropDeg, crankToTargetDeg, totalCrankDeg: crankToDropDeg + crankToTargetDeg, slotTurnDeg, slotTurn };
+  return {
+    aligned,
+    crankToDropDeg,
+    crankToTargetDeg,
+    totalCrankDeg: crankToDropDeg + crankToTargetDeg,
+    slotTurnDeg,
+    slotTurn
+  };
 }

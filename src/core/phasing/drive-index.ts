@@ -45,7 +45,9 @@ export function driveIndex(i: Input): Result<DriveIndex> {
   for (let k = -Math.floor((i.gearTeeth - 1) / 2); k <= Math.floor(i.gearTeeth / 2); k++)
     for (let j = 0; j < terminals; j++) {
       const rotorBearingDeg = wrap360(carried + (k * 360) / i.gearTeeth);
-      const housingBearingDeg = wrap360(rotorBearingDeg - i.terminals.firstOffsetDeg - (s * j * 360) / i.terminals.count);
+      const housingBearingDeg = wrap360(
+        rotorBearingDeg - i.terminals.firstOffsetDeg - (s * j * 360) / i.terminals.count
+      );
       const p = mod(housingBearingDeg - i.housing.minBearingDeg, 360);
       const place = { toothStep: k === 0 ? 0 : k, terminal: j, rotorBearingDeg, housingBearingDeg };
       if (p <= arc + EPS) feasible.push(withRoom(place, Math.min(p, arc), arc, s, i.ratio));
@@ -62,7 +64,13 @@ export function driveIndex(i: Input): Result<DriveIndex> {
   });
 }
 
-function withRoom(place: Omit<NearestMiss, 'outsideDeg'>, p: number, arc: number, s: number, ratio: number): IndexCandidate {
+function withRoom(
+  place: Omit<NearestMiss, 'outsideDeg'>,
+  p: number,
+  arc: number,
+  s: number,
+  ratio: number
+): IndexCandidate {
   const below = p / ratio;
   const above = (arc - p) / ratio;
   const [advanceRoomDeg, retardRoomDeg] = s > 0 ? [below, above] : [above, below];
@@ -71,7 +79,11 @@ function withRoom(place: Omit<NearestMiss, 'outsideDeg'>, p: number, arc: number
 
 const compare = (a: number, b: number): number => (Math.abs(a - b) <= EPS ? 0 : a - b);
 
-function ties(a: Omit<NearestMiss, 'outsideDeg'>, b: Omit<NearestMiss, 'outsideDeg'>, preferred: number | undefined): number {
+function ties(
+  a: Omit<NearestMiss, 'outsideDeg'>,
+  b: Omit<NearestMiss, 'outsideDeg'>,
+  preferred: number | undefined
+): number {
   const off = (c: typeof a) => Math.abs(wrap180(c.housingBearingDeg - preferred!));
   return (
     (preferred === undefined ? 0 : compare(off(a), off(b))) ||

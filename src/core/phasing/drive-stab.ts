@@ -9,7 +9,13 @@ import type { driveStabInput } from './schemas.ts';
  */
 export function driveStab(i: z.infer<typeof driveStabInput>) {
   const h = i.helix;
-  const twistDeg = h ? (360 * h.travelMm * Math.tan(rad(h.helixAngleDeg))) / (Math.PI * h.pitchDiameterMm) : i.twistDeg!;
+  const twistDeg = h
+    ? (360 * h.travelMm * Math.tan(rad(h.helixAngleDeg))) / (Math.PI * h.pitchDiameterMm)
+    : i.twistDeg!;
   const dropTurns: 'cw' | 'ccw' = i.gearHand === 'right' ? 'cw' : 'ccw';
-  return { twistDeg, startBearingDeg: wrap360(i.targetBearingDeg + (dropTurns === 'cw' ? -twistDeg : twistDeg)), dropTurns };
+  return {
+    twistDeg,
+    startBearingDeg: wrap360(i.targetBearingDeg + (dropTurns === 'cw' ? -twistDeg : twistDeg)),
+    dropTurns
+  };
 }

@@ -16,7 +16,9 @@ export const driveStabInput = z
     gearHand: z.enum(['right', 'left']),
     targetBearingDeg: finite,
     twistDeg: notNegative.optional(),
-    helix: z.strictObject({ helixAngleDeg: z.number().gt(0).lt(90), pitchDiameterMm: positive, travelMm: notNegative }).optional()
+    helix: z
+      .strictObject({ helixAngleDeg: z.number().gt(0).lt(90), pitchDiameterMm: positive, travelMm: notNegative })
+      .optional()
   })
   .refine((i) => (i.twistDeg === undefined) !== (i.helix === undefined), {
     path: ['twistDeg'],

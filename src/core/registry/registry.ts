@@ -11,7 +11,10 @@ import type { Calc } from './define.ts';
 
 /** Every calculation by name. This is the one place that makes them callable from anywhere. */
 export const registry: ReadonlyMap<string, Calc> = new Map(
-  [...measureCalcs, ...crankCalcs, ...staticCalcs, ...driveCalcs, ...phasingCalcs, ...curveCalcs].map((c) => [c.name, c])
+  [...measureCalcs, ...crankCalcs, ...staticCalcs, ...driveCalcs, ...phasingCalcs, ...curveCalcs].map((c) => [
+    c.name,
+    c
+  ])
 );
 
 /** Runs a calculation by name on unknown input. Never throws for bad input; unknown names are `unknown-calc`. */

@@ -11,8 +11,12 @@ import type { staticGainInput } from './schemas.ts';
  */
 export function staticGain(i: z.infer<typeof staticGainInput>): Result<{ degPerMm: number; rimMm: number }> {
   const xs = i.moves.map((m) => m.rimMm);
-  if (distinct(xs) < 2) return fail('too-few-readings', 'moves', { have: distinct(xs), need: 2, what: 'different rim positions' });
-  const line = fitLine(xs, i.moves.map((m) => m.btdc));
+  if (distinct(xs) < 2)
+    return fail('too-few-readings', 'moves', { have: distinct(xs), need: 2, what: 'different rim positions' });
+  const line = fitLine(
+    xs,
+    i.moves.map((m) => m.btdc)
+  );
   if (Math.abs(line.slope) <= EPS) return fail('no-slope', 'moves', {});
   return ok({ degPerMm: line.slope, rimMm: (i.targetBtdc - line.intercept) / line.slope });
 }

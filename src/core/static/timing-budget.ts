@@ -10,6 +10,8 @@ export function timingBudget({ terms }: z.infer<typeof timingBudgetInput>) {
   const variance = us.reduce((sum, t) => sum + t.uDeg ** 2, 0);
   const uDeg = Math.sqrt(variance);
   const shares = us.map((t) => ({ ...t, share: variance === 0 ? 0 : t.uDeg ** 2 / variance }));
-  shares.sort((a, b) => (Math.abs(b.share - a.share) > 1e-9 ? b.share - a.share : a.name < b.name ? -1 : a.name > b.name ? 1 : 0));
+  shares.sort((a, b) =>
+    Math.abs(b.share - a.share) > 1e-9 ? b.share - a.share : a.name < b.name ? -1 : a.name > b.name ? 1 : 0
+  );
   return { uDeg, expandedDeg: 2 * uDeg, shares };
 }

@@ -5,24 +5,14 @@
   import { hazards } from '$core/sheets/hazards.ts';
   import { notSettled } from '$core/job/admit.ts';
   import type { Prefs } from '$lib/prefs.ts';
-  import EnterValues from '../engine/EnterValues.svelte';
+  import Lazy from '../primitives/Lazy.svelte';
+  import Schools from './Schools.svelte';
+  import { loadSurface, surfaceHere } from './surfaces/load.ts';
   import { lengthText } from '../units.ts';
   import Caution from './Caution.svelte';
-  import Schools from './Schools.svelte';
   import type { ReadingLine } from './line.svelte.ts';
   import type { JobSession } from './session.svelte.ts';
   import type { JobView } from './view.svelte.ts';
-  import CapSurface from './surfaces/CapSurface.svelte';
-  import CloseSurface from './surfaces/CloseSurface.svelte';
-  import Mark from './surfaces/Mark.svelte';
-  import Plan from './surfaces/Plan.svelte';
-  import Readings from './surfaces/Readings.svelte';
-  import SheetValues from './surfaces/SheetValues.svelte';
-  import Strokes from './surfaces/Strokes.svelte';
-  import Scale from './surfaces/Scale.svelte';
-  import Tdc from './surfaces/Tdc.svelte';
-  import TdcMethods from './surfaces/TdcMethods.svelte';
-  import Timing from './surfaces/Timing.svelte';
 
   interface Props {
     session: JobSession;
@@ -44,6 +34,8 @@
   const soft = $derived([...v.missing, ...v.stillOn].filter((f) => !isHard(f)));
   const amend = (r: Reading) => onask({ for: 'amend', reading: r }, r.text);
   const giver = (f: string) => session.sheet.steps.find((s) => (s.sets as string[]).includes(f));
+  const Here = $derived(surfaceHere(step.surface));
+  const given = $derived({ session, view, line, prefs, stepId: step.id, onamend: amend });
   const remarks = $derived(session.state.replayed.remarks.filter((r) => r.step === step.id));
 </script>
 
@@ -127,25 +119,29 @@
     {/if}
     {#if lacks.length}
       {#key lacks.join()}
-        <EnterValues engineId={session.engine.id} names={lacks} {prefs} onentered={() => session.refreshEngine()} />
+        <Lazy
+          load={() => import('../engine/EnterValues.svelte')}
+          props={{ engineId: session.engine.id, names: lacks, prefs, onentered: () => session.refreshEngine() }}
+        />
       {/key}
     {/if}
-    {#if step.school === 'tdc'}<TdcMethods {session} {line} />{:else if step.school}<Schools
-        {session}
-        id={step.school}
-      />{/if}
+    {#if step.school === 'tdc'}<Lazy
+        load={() => import('./surfaces/TdcMethods.svelte')}
+        props={{ session, line }}
+      />{:else if step.school}<Schools {session} id={step.school} />{/if}
 
     <div class="surface">
-      {#if step.surface === 'tdc'}<Tdc {session} {view} {line} {prefs} onamend={amend} />
-      {:else if step.surface === 'mark'}<Mark {session} {prefs} />
-      {:else if step.surface === 'strokes'}<Strokes {session} {view} />
-      {:else if step.surface === 'plan'}<Plan {session} {view} {line} {prefs} stepId={step.id} onamend={amend} />
-      {:else if step.surface === 'cap'}<CapSurface {session} stepId={step.id} {prefs} onamend={amend} />
-      {:else if step.surface === 'timing'}<Timing {session} stepId={step.id} {line} {prefs} onamend={amend} />
-      {:else if step.surface === 'scale'}<Scale {session} stepId={step.id} {prefs} onamend={amend} />
-      {:else if step.surface === 'sheet'}<SheetValues {session} />
-      {:else if step.surface === 'close'}<CloseSurface {session} />
-      {:else}<Readings {session} stepId={step.id} {prefs} onamend={amend} />{/if}
+      {#if Here}
+        <Here {...given} />
+      {:else}
+        {#await loadSurface(step.surface)}
+          <p class="quiet small" role="status">Loading …</p>
+        {:then Part}
+          <Part {...given} />
+        {:catch}
+          <p role="alert">The drawing of this step could not be loaded; figures can be logged all the same.</p>
+        {/await}
+      {/if}
     </div>
 
     {#each remarks as r (r.id)}<p class="remark">“{r.text}” <span class="quiet small">{r.by.name}</span></p>{/each}

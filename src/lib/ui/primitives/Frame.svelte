@@ -3,7 +3,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { inField, makeGoTo, withModifier } from '../keys/keys.ts';
-  import KeyList from './KeyList.svelte';
+  import Lazy from './Lazy.svelte';
   import Who from './Who.svelte';
 
   interface Props {
@@ -53,7 +53,7 @@
   {@render children()}
   {#if foot}<footer class="no-print">{@render foot()}</footer>{/if}
 </div>
-{#if showKeys}<KeyList {keys} onclose={() => (showKeys = false)} />{/if}
+{#if showKeys}<Lazy load={() => import('./KeyList.svelte')} props={{ keys, onclose: () => (showKeys = false) }} />{/if}
 
 <style>
   .frame {

@@ -3,7 +3,7 @@
   let { drawing, label }: { drawing: ScaleDrawing; label: string } = $props();
 </script>
 
-<svg viewBox="0 0 {drawing.width} {drawing.height}" role="img" aria-label={label}>
+<svg viewBox="0 0 {drawing.width} {drawing.height}" role="img" aria-label={label} data-paper>
   {#each drawing.lines as l, k (k)}<line x1={l.x1} y1={l.y1} x2={l.x2} y2={l.y2} stroke-width={l.weight} />{/each}
   {#each drawing.circles as c, k (k)}<circle cx={c.x} cy={c.y} r={c.r} class:fill={c.fill} />{/each}
   {#each drawing.texts as t, k (k)}<text x={t.x} y={t.y} font-size={t.size} text-anchor={t.anchor}>{t.text}</text

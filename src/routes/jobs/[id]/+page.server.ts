@@ -1,5 +1,10 @@
+import { jobState, sheetOf } from '$core/job/index.ts';
 import { jobPage } from '$lib/server/jobs/job-page.ts';
 import { orError } from '$lib/server/load.ts';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ params }) => orError(jobPage(params.id));
+export const load: PageServerLoad = async ({ params }) => {
+  const page = await orError(jobPage(params.id));
+  const { steps, current } = jobState(sheetOf(page.job.sheet)!, page.engine, page.log);
+  return { ...page, surface: steps[current ?? steps.length - 1]!.step.surface };
+};

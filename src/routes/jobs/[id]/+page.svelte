@@ -9,6 +9,7 @@
   import Spine from '$lib/ui/job/Spine.svelte';
   import StatePanel from '$lib/ui/job/StatePanel.svelte';
   import WorkSurface from '$lib/ui/job/WorkSurface.svelte';
+  import { loadTheRest } from '$lib/ui/job/surfaces/load.ts';
   import type { StepView } from '$core/job/index.ts';
 
   let { data } = $props();
@@ -29,7 +30,14 @@
   );
   let field = $state<HTMLInputElement>();
   let spoken = $state('');
-  onMount(() => session.connect());
+  onMount(() => {
+    const idle = setTimeout(() => void loadTheRest(), 1500);
+    const close = session.connect();
+    return () => {
+      clearTimeout(idle);
+      close();
+    };
+  });
 
   const now = $derived(session.state);
 

@@ -14,7 +14,7 @@
   import type { ReadingLine } from '../line.svelte.ts';
   import type { JobSession } from '../session.svelte.ts';
   import type { JobView } from '../view.svelte.ts';
-  import TdcFit from './TdcFit.svelte';
+  import Lazy from '../../primitives/Lazy.svelte';
   import TdcPairs from './TdcPairs.svelte';
 
   interface Props {
@@ -115,7 +115,10 @@
   <div class="read">
     {#if tdc.method === 'fit'}{@render answer()}{/if}
     {#if tdc.method === 'pairs' || tdc.method === 'stop'}<TdcPairs {session} {prefs} {onamend} />
-    {:else if tdc.method === 'fit'}<TdcFit {session} slider={drawn?.ok ? drawn.out : null} {prefs} {onamend} />
+    {:else if tdc.method === 'fit'}<Lazy
+        load={() => import('./TdcFit.svelte')}
+        props={{ session, slider: drawn?.ok ? drawn.out : null, prefs, onamend }}
+      />
     {:else if tdc.method === 'highest' || tdc.method === 'rod'}
       <table>
         <caption class="only-read">Readings at the highest point</caption>
