@@ -14,7 +14,7 @@ export default defineConfig({
         resolve,
         test: {
           name: 'server',
-          include: ['tests/server/**/*.test.ts'],
+          include: ['tests/server/**/*.test.ts', 'tests/reliability/**/*.test.ts'],
           testTimeout: 30_000,
           hookTimeout: 60_000,
           fileParallelism: false

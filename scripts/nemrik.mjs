@@ -41,7 +41,9 @@ async function up(mode, flags) {
   await ensurePackages();
   if (flags.has('--fresh') && mode === 'demo') await startOver();
   const url = await database(mode);
-  const { migrate } = await import('./lib/database.mjs');
+  const { migrate, withClient } = await import('./lib/database.mjs');
+  // asked first by ourselves: what is wrong with the connection is then said once, in our words
+  await withClient(url, (c) => c.query('SELECT 1'));
   await migrate(url);
   if (mode === 'demo') await fill(url);
   await ensureBuild();
