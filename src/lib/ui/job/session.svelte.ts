@@ -1,5 +1,6 @@
 import type { Engine } from '$core/sheets/engine.ts';
-import { admit, jobState, sheetOf, type EventBody, type JobEvent, type Person } from '$core/job/index.ts';
+import { admit, sheetOf, type EventBody, type JobEvent, type Person } from '$core/job/index.ts';
+import { stateOf } from '$lib/job-state-memo.ts';
 import { readingParse } from '$core/measure/reading-parse.ts';
 import type { Quantity, Unit } from '$core/units/units.ts';
 import type { EventInput } from '$core/job/schemas.ts';
@@ -45,13 +46,14 @@ export class JobSession {
 
   /** Log and unheard events together. */
   readonly all = $derived.by(() => {
+    if (this.outbox.waiting.length === 0) return this.log;
     const heard = new Set(this.log.map((e) => e.id));
     let seq = this.log[this.log.length - 1]?.seq ?? 0;
     const pending = this.outbox.waiting.filter((p) => !heard.has(p.input.id)).map((p) => ({ ...p.shown, seq: ++seq }));
     return [...this.log, ...pending] as JobEvent[];
   });
 
-  readonly state = $derived.by(() => jobState(this.sheet, this.engine, this.all));
+  readonly state = $derived.by(() => stateOf(this.sheet, this.engine, this.all));
   readonly unsent = $derived.by(() => new Set(this.outbox.waiting.map((p) => p.input.id)));
 
   gaugesOf(kind: string): Gauge[] {

@@ -1,0 +1,16 @@
+import { jobState, type JobEvent, type JobState, type RunSheet } from '$core/job/index.ts';
+import type { Engine } from '$core/sheets/engine.ts';
+
+const kept = new WeakMap<readonly JobEvent[], { sheet: RunSheet; engine: Engine; state: JobState }>();
+
+/**
+ * The state of a log that is not changed in place, worked out once: while a page is made on the server its load and
+ * its components ask for the same one. Nothing is kept longer than the log itself.
+ */
+export function stateOf(sheet: RunSheet, engine: Engine, log: readonly JobEvent[]): JobState {
+  const hit = kept.get(log);
+  if (hit && hit.sheet === sheet && hit.engine === engine) return hit.state;
+  const state = jobState(sheet, engine, log);
+  kept.set(log, { sheet, engine, state });
+  return state;
+}
