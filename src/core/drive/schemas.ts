@@ -1,10 +1,5 @@
 import { z } from 'zod';
-import { finite, gauge, notNegative, positive, wholeFromOne } from '../schemas.ts';
-
-/** Limits of which one may be null (open); min ≤ max. */
-const limits = z
-  .strictObject({ minMm: finite.nullable(), maxMm: finite.nullable() })
-  .refine((s) => s.minMm === null || s.maxMm === null || s.minMm <= s.maxMm, 'the least must not be above the most');
+import { finite, gauge, limits, notNegative, positive, wholeFromOne } from '../schemas.ts';
 
 export const endFloatInput = z.strictObject({
   washerMm: z.array(positive).min(1),

@@ -47,6 +47,14 @@ export const lastMarkOf = (e: Engine): EarlierMark | null => e.earlierMarks?.[e.
 
 export const cycleDegOf = (e: Engine): 720 | 360 => (choiceOf(e, 'cycle') === 'two-stroke' ? 360 : 720);
 
+/** Valve events, when all four are on the sheet. */
+export function valvesOf(e: Engine): { ivoBtdc: number; ivcAbdc: number; evoBbdc: number; evcAtdc: number } | null {
+  const [ivoBtdc, ivcAbdc, evoBbdc, evcAtdc] = ['ivoBtdc', 'ivcAbdc', 'evoBbdc', 'evcAtdc'].map((n) => numberOf(e, n));
+  return ivoBtdc === undefined || ivcAbdc === undefined || evoBbdc === undefined || evcAtdc === undefined
+    ? null
+    : { ivoBtdc, ivcAbdc, evoBbdc, evcAtdc };
+}
+
 /** Piston geometry, when stroke and rod are on the sheet. */
 export function sliderOf(e: Engine): { strokeMm: number; rodMm: number; pinOffsetMm?: number } | null {
   const strokeMm = numberOf(e, 'strokeMm');

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { JobSession } from './session.svelte.ts';
   import { settledFigures, words } from '$core/job/index.ts';
-  import { cycleDegOf, numberOf } from '$core/sheets/engine.ts';
+  import { cycleDegOf, valvesOf } from '$core/sheets/engine.ts';
   import { resultText } from '$core/job/card.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import TwoLapDial from '../instruments/two-lap-dial/TwoLapDial.svelte';
@@ -21,14 +21,7 @@
   const place = $derived(view.place);
   const plan = $derived(view.plan);
   const figures = $derived(settledFigures(state, engine));
-  const valves = $derived.by(() => {
-    const [ivoBtdc, ivcAbdc, evoBbdc, evcAtdc] = ['ivoBtdc', 'ivcAbdc', 'evoBbdc', 'evcAtdc'].map((n) =>
-      numberOf(engine, n)
-    );
-    return ivoBtdc === undefined || ivcAbdc === undefined || evoBbdc === undefined || evcAtdc === undefined
-      ? null
-      : { ivoBtdc, ivcAbdc, evoBbdc, evcAtdc };
-  });
+  const valves = $derived(valvesOf(engine));
   const sentences = $derived(
     plan && view.target ? words.planText(plan, prefs.view, view.target, cycleDegOf(session.engine)) : []
   );

@@ -1,17 +1,10 @@
 <script lang="ts">
   import { cycleState } from '$core/crank/cycle-state.ts';
   import type { CrankPlace } from '$core/job/crank-place.ts';
-  import { cycleDegOf, listOf, numberOf, type Engine } from '$core/sheets/engine.ts';
+  import { cycleDegOf, listOf, valvesOf, type Engine } from '$core/sheets/engine.ts';
 
   let { engine, place }: { engine: Engine; place: CrankPlace } = $props();
-  const valves = $derived.by(() => {
-    const [ivoBtdc, ivcAbdc, evoBbdc, evcAtdc] = ['ivoBtdc', 'ivcAbdc', 'evoBbdc', 'evcAtdc'].map((n) =>
-      numberOf(engine, n)
-    );
-    return ivoBtdc === undefined || ivcAbdc === undefined || evoBbdc === undefined || evcAtdc === undefined
-      ? null
-      : { ivoBtdc, ivcAbdc, evoBbdc, evcAtdc };
-  });
+  const valves = $derived(valvesOf(engine));
   const four = $derived(cycleDegOf(engine) === 720);
   const state = $derived.by(() => {
     const offsetsDeg = listOf(engine, 'firingOffsets');
