@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
-import { admit, jobState, sheetOf, type EventBody, type JobEvent } from '../src/core/job/index.ts';
+import { admit, jobState, type EventBody, type JobEvent } from '../src/core/job/index.ts';
+import { sheetOf } from '../src/core/sheets/index.ts';
 import { readingParse } from '../src/core/measure/reading-parse.ts';
 import type { SignKind } from '../src/core/crank/cycle-evidence.ts';
 import type { FlagId } from '../src/core/sheets/flags.ts';

@@ -1,4 +1,4 @@
-import { sheetOf } from '$core/job/index.ts';
+import { sheetOf } from '$core/sheets/index.ts';
 import { CORE_VERSION } from '$core/version.ts';
 import { derive } from '$lib/server/jobs/derive.ts';
 import { orError } from '$lib/server/load.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { runSheets } from '$core/job/index.ts';
+import { runSheets } from '$core/sheets/index.ts';
 import { raised, rules } from '$core/interlocks/rules.ts';
 import { fieldOf } from '$core/sheets/data-sheet.ts';
 import { parseSheetValue, sheetConflicts } from '$core/sheets/engine.ts';

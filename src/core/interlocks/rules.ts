@@ -41,6 +41,36 @@ export const rules: Rule[] = [
     harm: 'machine'
   },
   {
+    id: 'IL.03',
+    on: ['drive-shaft-out'],
+    off: ['rings-counted'],
+    bar: 'Drive shaft out, rings not counted: do not turn the crank',
+    never: 'Turn the crank.',
+    because: 'A thrust ring may lie in the gear.',
+    ifItHappened: 'Stop, count, search with magnet and lamp; a ring that is not found means opening the case.',
+    harm: 'machine'
+  },
+  {
+    id: 'IL.02',
+    on: ['drive-shaft-out'],
+    off: ['shaft-held-down'],
+    bar: 'Drive shaft not held down: do not turn the crank now',
+    never: 'Turn the crank at all.',
+    because: 'A shaft that nothing holds climbs its helix and spoils the crank gear.',
+    ifItHappened: 'Stop, do not turn back, push the shaft down with a rod and look at the teeth.',
+    harm: 'machine'
+  },
+  {
+    id: 'IL.06',
+    on: ['gauge-washer-in'],
+    off: [],
+    bar: 'Gauging washer in: no pedestal, no starter',
+    never: 'Fit the pedestal for good, or turn by the starter.',
+    because: 'The washer takes the whole float and jams the mesh.',
+    ifItHappened: 'Lift the pedestal, take the washer out, look at gear faces and pump tang.',
+    harm: 'machine'
+  },
+  {
     id: 'IL.07',
     on: ['gear-meshed'],
     off: ['distributor-seated'],
@@ -122,6 +152,16 @@ export const rules: Rule[] = [
     harm: 'machine'
   },
   {
+    id: 'IL.38',
+    on: ['gear-off'],
+    off: ['gear-index-logged'],
+    bar: 'Gear off, rotor against teeth not logged',
+    never: 'Pin the gear.',
+    because: 'Half a turn of the gear moves rotor against teeth when their count is odd.',
+    ifItHappened: 'Rebuild the relation from the old gear before pinning.',
+    harm: 'result'
+  },
+  {
     id: 'IL.90',
     on: ['engine-running'],
     off: [],
@@ -132,6 +172,18 @@ export const rules: Rule[] = [
     harm: 'person'
   }
 ];
+
+/** Not a state that was said but a figure that was measured: washer and gaps leave the gear no float at all. */
+export const CLAMPED: Rule = {
+  id: 'IL.float',
+  on: [],
+  off: [],
+  bar: 'Float below zero: the drive is clamped, turn nothing',
+  never: 'Tighten the pedestal as it is, or turn the crank.',
+  because: 'Washer and gaps leave the gear no room: pedestal and block would squeeze it.',
+  ifItHappened: 'Slacken the pedestal, look at gear faces and thrust faces, measure again.',
+  harm: 'machine'
+};
 
 /** The rules that hold now, those that can hurt people first. */
 export function raised(on: ReadonlySet<FlagId>): Rule[] {

@@ -5,6 +5,7 @@ import { fieldOf } from '../sheets/data-sheet.ts';
 import { flags, isHard, type FlagId } from '../sheets/flags.ts';
 import type { RunSheet, Slot, Step } from '../sheets/types.ts';
 import { isSchool, schoolOf } from '../sheets/schools.ts';
+import { driveOpen } from './drive/drive-words.ts';
 import type { EventBody, JobEvent } from './events.ts';
 import { missingValues, type JobState, type StepView } from './state.ts';
 
@@ -32,13 +33,17 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
       return withStep(state, e.step, () => yes);
     }
     case 'choose':
-      return isSchool(e.school) && schoolOf(e.school).options.some((o) => o.id === e.option)
+      return optionsOf(state, e.school).includes(e.option)
         ? yes
         : fail('no-such-choice', 'option', { what: `${e.school}: ${e.option}` });
     case 'fact':
       return state.sheet.steps.some((s) => s.onlyIf?.fact === e.fact)
         ? yes
         : fail('no-such-choice', 'fact', { what: e.fact });
+    case 'take':
+      return withStep(state, e.step, (v) =>
+        v.step.takes === e.part ? yes : fail('no-such-choice', 'part', { what: `${v.step.title} takes no ${e.part}` })
+      );
     case 'undo': {
       const target = log.find((x) => x.id === e.undoes);
       const done = !target || target.kind === 'undo' || state.replayed.undone.has(e.undoes);
@@ -51,6 +56,13 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
       return yes;
   }
 }
+
+/** What may be answered to a school, or to a question of this run sheet. */
+const optionsOf = (state: JobState, id: string): string[] =>
+  (isSchool(id)
+    ? schoolOf(id).options
+    : (state.sheet.steps.flatMap((s) => s.choices).find((c) => c.id === id)?.options ?? [])
+  ).map((o) => o.id);
 
 /** `stands-back` and `strobe-again` are further ways to log a slot that repeats. */
 const matches = (slot: string, given: string): boolean =>
@@ -107,6 +119,8 @@ export function notSettled(state: JobState, v: StepView): string | null {
     if (state.tdc.fit?.bottomed) return 'the dial seems to have come to the end of its travel';
     return state.tdc.verdict && state.tdc.verdict.state !== 'in' ? 'too close to call' : null;
   }
+  const drive = driveOpen(state, v);
+  if (drive !== null) return drive;
   const timing = state.timing[v.step.id];
   if (timing?.latest?.verdict && timing.latest.verdict.state !== 'in')
     return timing.latest.verdict.state === 'out'

@@ -62,7 +62,7 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
       };
     }),
     results: settledFigures(state, engine)
-      .map((f) => ({ label: f.label, value: resultText(f), verdict: f.verdict ? verdictWord[f.verdict] : '' }))
+      .map((f) => ({ label: f.label, value: resultText(f, len), verdict: f.verdict ? verdictWord[f.verdict] : '' }))
       .concat(housing(state, len)),
     schools: Object.entries(state.schools)
       .filter(([, s]) => s.chosen)
@@ -85,9 +85,13 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
 }
 
 /** A settled figure in words, with its uncertainty. */
-export function resultText(f: SettledFigure): string {
-  const pm = f.uDeg === null ? '' : ` ${plusMinus(f.uDeg)}°`;
+export function resultText(f: SettledFigure, len: LengthText): string {
+  const pm = f.u === null ? '' : ` ${plusMinus(f.u)}°`;
   switch (f.kind) {
+    case 'length':
+      return `${len(f.value, 3)}${f.u === null ? '' : ` ± ${len(2 * f.u, 3)}`}`;
+    case 'crank':
+      return `${f.value.toFixed(1)}° of the crank`;
     case 'probability':
       return percent(f.value);
     case 'early-late':

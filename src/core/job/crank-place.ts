@@ -23,19 +23,29 @@ type Told = { seq: number } & ({ wheel: Reading } | { told: EventOf<'crank'> } |
  * turn; the signs say which turn, since they speak of the rise that follows the place where they were taken; from
  * then on the turns are counted.
  */
-export function crankPlace(engine: Engine, r: Replayed, tdc: TdcWork, evidence: Evidence | null): CrankPlace {
+export function crankPlace(
+  engine: Engine,
+  r: Replayed,
+  tdc: TdcWork,
+  evidence: Evidence | null,
+  /** only what was said up to here: where the crank stood then */
+  untilSeq = Infinity
+): CrankPlace {
   const cycle = cycleDegOf(engine);
   const decided = evidence !== null && evidence.state !== 'unsure' && r.signsSeq !== null;
   const told: Told[] = [
     ...r.readings.filter((x) => WHEEL_SLOTS.has(x.slot)).map((x) => ({ seq: x.seq, wheel: x })),
     ...r.crank.map((x) => ({ seq: x.seq, told: x })),
     ...(decided ? [{ seq: r.signsSeq!, signs: true as const }] : [])
-  ].sort((a, b) => a.seq - b.seq);
+  ]
+    .filter((t) => t.seq <= untilSeq)
+    .sort((a, b) => a.seq - b.seq);
   let place = NOWHERE;
   let signsOpen = false;
   for (const t of told) {
     if ('wheel' in t) {
-      if (tdc.found) place = fromWheel(place, t.wheel, tdc.found, cycle);
+      if (t.wheel.slot === 'turned-on') place = turnedOn(place, t.wheel, cycle);
+      else if (tdc.found) place = fromWheel(place, t.wheel, tdc.found, cycle);
     } else if ('told' in t) place = fromTold(place, t.told, engine, cycle, r);
     else signsOpen = true;
     if (cycle === 360 && place.crankDeg !== null) place = { ...place, strokeKnown: true };
@@ -53,7 +63,16 @@ function withStroke(place: CrankPlace, compression: boolean): CrankPlace {
   return { ...place, strokeKnown: true, crankDeg: compression ? mod(turn + 360, 720) : turn };
 }
 
-const WHEEL_SLOTS = new Set(['before', 'after', 'top', 'fit-wheel', 'stands', 'stands-back', 'stands-unsure']);
+const WHEEL_SLOTS = new Set([
+  'before',
+  'after',
+  'top',
+  'fit-wheel',
+  'stands',
+  'stands-back',
+  'stands-unsure',
+  'turned-on'
+]);
 /** Slots read while the crank rocks about one TDC. */
 const ROCKING = new Set(['before', 'after', 'top', 'fit-wheel']);
 /** Reading the same place again may come out a little behind it; that is not a turn of the crank. */
@@ -78,6 +97,14 @@ function fromWheel(last: CrankPlace, reading: Reading, tdc: TdcFound, cycle: num
     lastMove,
     from: 'wheel'
   };
+}
+
+/** Turned forward by a count that was read: as sure of its place as before, and of the count. */
+function turnedOn(last: CrankPlace, reading: Reading, cycle: number): CrankPlace {
+  if (last.crankDeg === null) return last;
+  const uDeg = Math.hypot(last.uDeg ?? 0, placeU(reading.gauge, 0));
+  const crankDeg = mod(last.crankDeg + reading.value, last.strokeKnown ? cycle : 360);
+  return { ...last, crankDeg, uDeg, lastMove: 'forward', from: 'count' };
 }
 
 function fromTold(last: CrankPlace, e: EventOf<'crank'>, engine: Engine, cycle: number, r: Replayed): CrankPlace {

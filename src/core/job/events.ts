@@ -1,6 +1,8 @@
 import type { SignKind } from '../crank/cycle-evidence.ts';
 import type { Quantity } from '../units/units.ts';
 import type { FlagId } from '../sheets/flags.ts';
+import type { PartKind } from '../sheets/types.ts';
+import type { Part } from './drive/taken.ts';
 
 /** The gauge as it was when the reading was taken; a later calibration does not reach back. */
 export interface GaugeRef {
@@ -35,6 +37,7 @@ export type EventBody =
   | { kind: 'fact'; fact: string; value: boolean }
   | { kind: 'say'; flag: FlagId; on: boolean }
   | { kind: 'crank'; crankDeg: number | null; move: 'forward' | 'backward' | 'unknown' }
+  | { kind: 'take'; step: string; part: PartKind; parts: Part[] }
   | { kind: 'override'; step: string; flags: FlagId[]; reason: string }
   | { kind: 'remark'; text: string; step?: string }
   | { kind: 'undo'; undoes: string };

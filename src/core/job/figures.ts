@@ -1,5 +1,6 @@
 import type { VerdictState } from '../measure/verdict.ts';
 import type { Engine } from '../sheets/engine.ts';
+import { driveFigures } from './drive/drive-figures.ts';
 import type { JobState } from './state.ts';
 
 /** A settled figure of a job: what was worked out, how, and how it was judged. Derived from the log, never edited. */
@@ -7,8 +8,9 @@ export interface SettledFigure {
   key: string;
   label: string;
   value: number;
-  uDeg: number | null;
-  kind: 'early-late' | 'wheel' | 'probability' | 'timing' | 'housing';
+  /** one standard uncertainty, in the unit of the value */
+  u: number | null;
+  kind: 'early-late' | 'wheel' | 'probability' | 'timing' | 'housing' | 'length' | 'crank';
   verdict: VerdictState | null;
   calc: string;
   input: unknown;
@@ -24,7 +26,7 @@ export function settledFigures(state: JobState, engine: Engine): SettledFigure[]
       key: 'tdc',
       label: 'Wheel at true TDC',
       value: tdc.found.tdcWheelDeg,
-      uDeg: tdc.found.uDeg,
+      u: tdc.found.uDeg,
       kind: 'wheel',
       verdict: tdc.verdict?.state ?? null,
       calc: tdc.calc,
@@ -36,7 +38,7 @@ export function settledFigures(state: JobState, engine: Engine): SettledFigure[]
       key: 'mark',
       label: 'Mark reads at true TDC',
       value: mark.errorDeg,
-      uDeg: mark.uDeg,
+      u: mark.uDeg,
       kind: 'early-late',
       verdict: null,
       calc: 'mark.check',
@@ -48,7 +50,7 @@ export function settledFigures(state: JobState, engine: Engine): SettledFigure[]
       key: 'stroke',
       label: 'Coming rise is compression',
       value: evidence.pCompression,
-      uDeg: null,
+      u: null,
       kind: 'probability',
       verdict: evidence.state === 'unsure' ? 'unsure' : null,
       calc: 'cycle.evidence',
@@ -61,7 +63,7 @@ export function settledFigures(state: JobState, engine: Engine): SettledFigure[]
       key: `timing:${step}`,
       label: step === 'strobe' ? 'Initial timing, strobe' : 'Initial timing, at rest',
       value: t.latest.btdc,
-      uDeg: t.latest.uDeg,
+      u: t.latest.uDeg,
       kind: 'timing',
       verdict: t.latest.verdict?.state ?? null,
       calc: 'static.adjust',
@@ -69,5 +71,5 @@ export function settledFigures(state: JobState, engine: Engine): SettledFigure[]
       output: t.latest.move
     });
   }
-  return out;
+  return [...out, ...driveFigures(state)];
 }

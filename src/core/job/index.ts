@@ -6,5 +6,6 @@ export { admit, notSettled } from './admit.ts';
 export { settledFigures } from './figures.ts';
 export type { SettledFigure } from './figures.ts';
 export * as words from './words.ts';
-export { sheetOf, runSheets } from '../sheets/index.ts';
 export type { RunSheet, Step } from '../sheets/types.ts';
+export type { DriveWork } from './drive/drive-work.ts';
+export type { Part, StockItem } from './drive/taken.ts';

@@ -7,6 +7,7 @@ import { numberOf, sliderOf } from '../sheets/engine.ts';
 import type { Slot, Step } from '../sheets/types.ts';
 import type { Unit } from '../units/units.ts';
 import { slider } from '../crank/slider.ts';
+import { MANY_BLADES } from './drive/stack-work.ts';
 import type { JobState } from './state.ts';
 
 export interface Aim {
@@ -33,6 +34,15 @@ export function nextSlot(state: JobState, step: Step, prefer?: string): Aim | nu
     const base = step.slots[0]!;
     const repeat = prefer ? prefer === 'again' : state.timing[step.id]!.nextIsRepeat;
     return { slot: base, as: repeat ? `${base.slot}-again` : base.slot, n: null };
+  }
+  const asked = step.slots.find((s) => s.slot === prefer);
+  if (asked) return { slot: asked, as: asked.slot, n: null };
+  // heights of a contact are read in pairs: the lower end, then the upper
+  if (step.surface === 'patch') {
+    const lows = mine.filter((r) => r.slot === 'patch-low').length;
+    const highs = mine.filter((r) => r.slot === 'patch-high').length;
+    const slot = named(lows > highs ? 'patch-high' : 'patch-low');
+    return { slot, as: slot.slot, n: null };
   }
   if (prefer === 'back') return { slot: step.slots[0]!, as: `${step.slots[0]!.slot}-back`, n: null };
   const slot =
@@ -67,11 +77,20 @@ export function readFor(
 }
 
 /** What is improbable about a figure, as a question to ask once; null when nothing is. */
-export function doubt(state: JobState, engine: Engine, step: Step, aim: Aim, figure: ParsedReading): string | null {
+export function doubt(
+  state: JobState,
+  engine: Engine,
+  step: Step,
+  aim: Aim,
+  figure: ParsedReading,
+  text = ''
+): string | null {
   const { value } = figure;
   if (aim.slot.slot === 'depth') return depthDoubt(engine, value);
   if (aim.as === 'before' || aim.as === 'after') return pairDoubt(state, aim, value);
   if (aim.as === 'fit-dial') return fitDoubt(state, engine, aim, value);
+  if (aim.as === 'gap') return gapDoubt(state, text, value);
+  if (aim.slot.quantity === 'length' && value < 0 && aim.as !== 'offset') return 'A length below zero: is it meant so?';
   if (aim.slot.quantity === 'timing') {
     if (Math.abs(value) > 60) return `${value.toFixed(1)}° is far from any initial timing.`;
     const target = numberOf(engine, 'staticBtdc');
@@ -91,6 +110,21 @@ function depthDoubt(engine: Engine, mm: number): string | null {
   if (s?.ok && mm > s.out.maxDropMm / 3)
     return `${mm.toFixed(1)} mm is more than a third of the stroke, far down for this.`;
   return null;
+}
+
+/** A blade pack that hardly one hand can hold, one that disagrees with the other places, or a gap above the washer. */
+function gapDoubt(state: JobState, text: string, mm: number): string | null {
+  const blades = text.split('+').length;
+  if (blades > MANY_BLADES)
+    return `${blades} blades in one place: that is more than one person can feel truly. Is the sum right?`;
+  const { gaps, washers } = state.drive.stack;
+  const others = gaps.map((g) => g.sumMm);
+  const near = Math.min(...others.map((o) => Math.abs(o - mm)));
+  if (others.length > 0 && near > 0.25) return `That is ${near.toFixed(2)} mm from the nearest of the other places.`;
+  const washer = washers.length > 0 ? washers.reduce((t, w) => t + w.value, 0) / washers.length : null;
+  return washer !== null && mm > washer
+    ? `The gap is wider than the washer by ${(mm - washer).toFixed(3)} mm: the float would be below zero. Do the blades add up?`
+    : null;
 }
 
 function pairDoubt(state: JobState, aim: Aim, value: number): string | null {

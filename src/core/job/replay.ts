@@ -41,6 +41,8 @@ export interface Replayed {
   facts: Map<string, boolean>;
   overrides: EventOf<'override'>[];
   remarks: EventOf<'remark'>[];
+  /** parts taken out of the tray, in order */
+  takes: EventOf<'take'>[];
   /** the crank's movements as told, in order, with readings of the wheel left to `place` */
   crank: EventOf<'crank'>[];
   undone: Set<string>;
@@ -63,6 +65,7 @@ export function replay(sheet: RunSheet, engine: Engine, log: readonly JobEvent[]
     facts: new Map(),
     overrides: [],
     remarks: [],
+    takes: [],
     crank: [],
     undone,
     last: log[log.length - 1] ?? null
@@ -125,7 +128,11 @@ function apply(
       r.marks.set(e.step, { state: 'done', at: e.at, by: e.by });
       complete(r, steps.get(e.step));
       if (steps.get(e.step)?.surface === 'plan') r.crank.push(toldBy(e, NaN, 'forward'));
-      if (steps.get(e.step)?.losesCrank) {
+      // turned by a count that was read, the crank is not lost
+      if (
+        steps.get(e.step)?.losesCrank &&
+        ![...readings.values()].some((x) => x.step === e.step && x.slot === 'turned-on')
+      ) {
         r.crank.push(toldBy(e, null, 'unknown'));
         loseCrank(r);
       }
@@ -168,6 +175,9 @@ function apply(
       break;
     case 'remark':
       r.remarks.push(e);
+      break;
+    case 'take':
+      r.takes.push(e);
       break;
   }
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { signKinds } from '../crank/schemas.ts';
 import { flags, type FlagId } from '../sheets/flags.ts';
+import { partKinds } from '../sheets/types.ts';
 import { unitsOf, type Quantity } from '../units/units.ts';
 
 const id = z.uuid();
@@ -35,6 +36,8 @@ export const eventInput = z.discriminatedUnion('kind', [
     crankDeg: z.number().min(-720).max(1440).nullable(),
     move: z.enum(['forward', 'backward', 'unknown'])
   }),
+  // parts are named by their place in the tray; what they measure is the tray's to say, not the screen's
+  z.strictObject({ id, kind: z.literal('take'), step: short, part: z.enum(partKinds), items: z.array(short).max(12) }),
   z.strictObject({ id, kind: z.literal('override'), step: short, flags: z.array(flag).min(1), reason: text }),
   z.strictObject({ id, kind: z.literal('remark'), text, step: short.optional() }),
   z.strictObject({ id, kind: z.literal('undo'), undoes: id })

@@ -1,10 +1,11 @@
 import { cycleEvidence, type Evidence, type Sign } from '../crank/cycle-evidence.ts';
-import { raised, type Rule } from '../interlocks/rules.ts';
+import { CLAMPED, raised, type Rule } from '../interlocks/rules.ts';
 import { cycleDegOf, numberOf, type Engine } from '../sheets/engine.ts';
 import type { FlagId } from '../sheets/flags.ts';
-import { schoolOf, type SchoolId } from '../sheets/schools.ts';
+import { schoolOf, schools, type SchoolId } from '../sheets/schools.ts';
 import type { RunSheet, Step } from '../sheets/types.ts';
 import { crankPlace, type CrankPlace } from './crank-place.ts';
+import { driveWork, type DriveWork } from './drive/drive-work.ts';
 import type { JobEvent } from './events.ts';
 import { markError, type MarkError } from './mark-work.ts';
 import { replay, type Reading, type Replayed, type StepMark } from './replay.ts';
@@ -49,6 +50,7 @@ export interface JobState {
   crank: CrankPlace;
   targetBtdc: number | null;
   timing: Record<string, TimingWork>;
+  drive: DriveWork;
   progress: { done: number; total: number };
   closed: boolean;
 }
@@ -68,6 +70,8 @@ export function jobState(sheet: RunSheet, engine: Engine, log: readonly JobEvent
   const steps = stepViews(sheet, r, flags);
   const current = steps.findIndex((s) => s.state === 'repeat' || s.state === 'open' || s.state === 'blocked');
   const counted = steps.filter((s) => s.state !== 'not-needed');
+  const drive = driveWork(engine, r, (seq) => crankPlace(engine, r, tdc, evidence, seq));
+  const clamped = sheet.steps.some((s) => s.surface === 'stack') && drive.stack.clamped;
   return {
     sheet,
     replayed: r,
@@ -75,7 +79,10 @@ export function jobState(sheet: RunSheet, engine: Engine, log: readonly JobEvent
     steps,
     current: current < 0 ? null : current,
     flags,
-    interlocks: raised(flags).filter((rule) => rule.id !== 'IL.10' || asksStroke(sheet, engine)),
+    interlocks: [
+      ...(clamped ? [CLAMPED] : []),
+      ...raised(flags).filter((rule) => rule.id !== 'IL.10' || asksStroke(sheet, engine))
+    ],
     schools: chosen,
     tdc,
     mark,
@@ -84,6 +91,7 @@ export function jobState(sheet: RunSheet, engine: Engine, log: readonly JobEvent
     crank: crankPlace(engine, r, tdc, evidence),
     targetBtdc: numberOf(engine, 'staticBtdc') ?? null,
     timing: timings(sheet, engine, r, mark),
+    drive,
     progress: {
       done: counted.filter((s) => s.state === 'done' || s.state === 'skipped').length,
       total: counted.length
@@ -143,7 +151,10 @@ function chosenSchools(engine: Engine, r: Replayed): Record<SchoolId, ChosenScho
       ? { ...proposed, chosen: false }
       : { option: chosen, chosen: true, because: chosen === proposed.option ? proposed.because : 'chosen on this job' };
   };
-  return { tdc: pick('tdc'), overshoot: pick('overshoot'), compression: pick('compression') };
+  return Object.fromEntries(Object.keys(schools).map((id) => [id, pick(id as SchoolId)])) as Record<
+    SchoolId,
+    ChosenSchool
+  >;
 }
 
 function timings(sheet: RunSheet, engine: Engine, r: Replayed, mark: MarkError | null): Record<string, TimingWork> {

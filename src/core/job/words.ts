@@ -5,6 +5,7 @@ import { choiceOf, cycleDegOf, numberOf, type Engine } from '../sheets/engine.ts
 import { flags } from '../sheets/flags.ts';
 import { fieldOf } from '../sheets/data-sheet.ts';
 import { formatTiming } from '../units/format.ts';
+import { driveHeadline } from './drive/drive-words.ts';
 import type { MarkError } from './mark-work.ts';
 import type { CrankPlace } from './crank-place.ts';
 import { missingValues, type JobState, type StepView } from './state.ts';
@@ -164,7 +165,7 @@ export function headline(state: JobState, engine: Engine, v: StepView, len: Leng
     case 'timing':
       return timingHeadline(state.timing[v.step.id]!, v, len);
     default:
-      return v.step.say;
+      return driveHeadline(state, v, len) ?? v.step.say;
   }
 }
 

@@ -45,3 +45,30 @@ export const rotorPhasingInput = z.strictObject({
   baseOffsetDeg: finite,
   shiftRangeDeg: z.tuple([finite, finite]).refine(([a, b]) => a <= b, 'the least must not be above the most')
 });
+
+export const driveOrientInput = z.strictObject({
+  rotorDirection: turn,
+  ratio: positive,
+  gearTeeth: wholeFromOne,
+  observed: z.strictObject({ bearingDeg: finite, crankDeg: finite }),
+  targetCrankDeg: finite,
+  wantedBearingDeg: finite,
+  symmetryDeg: z.number().gt(0).max(360),
+  tieDeg: notNegative
+    .default(0)
+    .describe('differences up to this cannot be seen and count as equal, distributor degrees')
+});
+
+export const capMapInput = z
+  .strictObject({
+    firingOrder: z.array(wholeFromOne).min(2).max(12),
+    rotorDirection: turn,
+    wires: z
+      .array(wholeFromOne)
+      .describe('cylinder of each lead, clockwise from the tower the rotor faces as number one fires')
+  })
+  .refine((i) => i.wires.length === i.firingOrder.length, { path: ['wires'], message: 'name one lead for each tower' })
+  .refine((i) => [...i.firingOrder].sort().join() === [...i.wires].sort().join(), {
+    path: ['wires'],
+    message: 'each cylinder of the firing order must stand once'
+  });

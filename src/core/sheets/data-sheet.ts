@@ -1,10 +1,11 @@
 import type { Quantity } from '../units/units.ts';
+import { driveFields } from './drive-fields.ts';
 
 /** A value that an engine's data sheet may hold. */
 export interface Field {
   name: string;
   label: string;
-  group: 'Engine' | 'Crank and piston' | 'Distributor' | 'Timing' | 'Valves';
+  group: 'Engine' | 'Crank and piston' | 'Distributor' | 'Drive' | 'Gears' | 'Cap and rotor' | 'Timing' | 'Valves';
   kind: 'quantity' | 'number' | 'choice' | 'order' | 'offsets';
   quantity?: Quantity;
   choices?: { id: string; label: string }[];
@@ -190,6 +191,7 @@ export const dataSheetFields: Field[] = [
     ],
     example: 'fitted'
   },
+  ...driveFields,
   {
     name: 'staticBtdc',
     label: 'Initial timing',

@@ -40,6 +40,28 @@ export const flags = {
   'engine-running': { on: 'engine running', off: 'engine stopped', danger: true },
   'ignition-live': { on: 'ignition on', off: 'ignition off', danger: true },
   'base-timing-set': { on: 'timing proved with the strobe', off: 'timing not proved', danger: false },
+  'openings-covered': { on: 'openings covered, parts counted', off: 'openings not covered', danger: false },
+  'witness-marks': { on: 'witness marks made', off: 'no witness marks', danger: false },
+  'leads-mapped': { on: 'leads mapped', off: 'leads not mapped', danger: false },
+  'unit-compared': { on: 'old and new compared', off: 'old and new not compared', danger: false },
+  'gear-material-ok': { on: 'gear material agreed', off: 'gear material not agreed', danger: false },
+  'gear-index-logged': { on: 'rotor against teeth logged', off: 'rotor against teeth not logged', danger: false },
+  'gear-off': { on: 'gear off its shaft', off: 'gear on its shaft', danger: true },
+  'gear-pinned': { on: 'gear pinned', off: 'gear not pinned', danger: false },
+  'dist-float-known': { on: 'float on the bench known', off: 'float on the bench not known', danger: false },
+  'bottoming-ok': { on: 'does not bottom', off: 'bottoming not checked', danger: false },
+  'engagement-ok': { on: 'oil-pump drive deep enough', off: 'depth of the oil-pump drive not checked', danger: false },
+  'pattern-read': { on: 'contact on the teeth read', off: 'contact not read', danger: false },
+  'gauge-washer-in': { on: 'gauging washer in the engine', off: 'gauging washer out', danger: true },
+  'packing-chosen': { on: 'packing chosen', off: 'packing not chosen', danger: false },
+  'float-verified': { on: 'end float proved', off: 'end float not proved', danger: false },
+  'oil-drive-engaged': { on: 'oil-pump drive engaged', off: 'oil-pump drive not engaged', danger: false },
+  'drive-oriented': { on: 'drive points where it should', off: 'direction of the drive not judged', danger: false },
+  'rings-counted': { on: 'thrust rings counted', off: 'thrust rings not counted', danger: false },
+  'drive-shaft-out': { on: 'drive shaft out', off: 'drive shaft in', danger: true },
+  'shaft-held-down': { on: 'drive shaft held down', off: 'drive shaft not held down', danger: false },
+  'cam-timed': { on: 'cam meshed on its marks', off: 'cam not meshed', danger: false },
+  'trigger-verified': { on: 'firing edge known', off: 'firing edge not known', danger: false },
   'log-closed': { on: 'log closed', off: 'log open', danger: false }
 } as const;
 
@@ -59,7 +81,16 @@ const HARD: ReadonlySet<string> = new Set([
   'distributor-seated',
   'pump-shaft-present',
   'strobe-connected',
-  'engine-running'
+  'engine-running',
+  'gauge-washer-in',
+  'openings-covered',
+  'rings-counted',
+  'shaft-held-down',
+  'gear-off',
+  'gear-pinned',
+  'bottoming-ok',
+  'engagement-ok',
+  'oil-drive-engaged'
 ]);
 export const isHard = (f: FlagId): boolean => HARD.has(f);
 

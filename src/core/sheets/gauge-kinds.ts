@@ -7,6 +7,8 @@ export const gaugeKinds: Record<Exclude<GaugeKind, 'eye'>, { label: string; quan
   dial: { label: 'dial indicator', quantity: 'length' },
   strobe: { label: 'strobe', quantity: 'timing' },
   blade: { label: 'feeler blades', quantity: 'length' },
+  micrometer: { label: 'micrometer or caliper', quantity: 'length' },
+  depth: { label: 'depth or height gauge', quantity: 'length' },
   torque: { label: 'torque wrench', quantity: 'torque' },
   tacho: { label: 'tachometer', quantity: 'speed' },
   thermometer: { label: 'thermometer', quantity: 'temperature' },

@@ -60,6 +60,31 @@ export const hazards = {
     text: 'Torque wrench, in the stages of the data sheet.',
     defer: 'the maker\u2019s torque figures'
   },
+  flying: {
+    title: 'Pins, springs and bars fly.',
+    text: 'Goggles on, pins supported, tools counted; stand aside at the first turn.',
+    defer: 'the workplace\u2019s rules'
+  },
+  lift: {
+    title: 'Heavy parts crush.',
+    text: 'Hoist or two people, sound sling, weight known, stand locked.',
+    defer: 'lifting equipment rules'
+  },
+  'spring-release': {
+    title: 'A loaded spring lets go.',
+    text: 'Know which way it pushes before you loosen; hold while releasing.',
+    defer: 'the maker\u2019s order of assembly'
+  },
+  machining: {
+    title: 'Machining ruins hands, eyes and parts.',
+    text: 'Guard on, goggles, work held soundly, small cuts.',
+    defer: 'machine shop rules'
+  },
+  'oil-starve': {
+    title: 'No oil pressure wrecks bearings.',
+    text: 'Prime, watch the gauge, stop in the time the data sheet gives.',
+    defer: 'the engine\u2019s own data'
+  },
   'first-start': {
     title: 'First start: backfire, kick, fuel, exhaust gas.',
     text: 'Extinguisher at hand, people clear of fan and intake, doors open, stop if no oil pressure.',

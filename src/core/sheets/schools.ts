@@ -132,6 +132,134 @@ export const schools = {
       option: 'valves',
       because: 'on a fresh build the covers are off, and the valves beat any pressure sign'
     })
+  },
+  'index-order': {
+    title: 'What is set first',
+    options: [
+      {
+        id: 'engine-first',
+        name: 'the engine to the reference, then the drive on its tooth',
+        gives: 'Rotor and housing finish in the place that was planned.',
+        costs: 'Lifting again when the oil-pump drive does not line up.',
+        preferWhen: 'Vacuum unit, harness or short leads demand a place.'
+      },
+      {
+        id: 'seat-first',
+        name: 'seat it anywhere, then bring the crank and turn the housing',
+        gives: 'No fight with the oil-pump drive.',
+        costs: 'Where the housing ends is luck; it may meet an obstacle.',
+        preferWhen: 'Free harness, no vacuum unit, room all round.'
+      },
+      {
+        id: 'marks',
+        name: 'match the witness marks',
+        gives: 'Fastest.',
+        costs: 'No proof, and worth nothing once the crank was moved.',
+        preferWhen: 'The same distributor goes back.'
+      }
+    ],
+    proposes: () => ({ option: 'engine-first', because: 'rotor and housing then end where there is room' })
+  },
+  'oil-drive': {
+    title: 'When the oil-pump drive does not line up',
+    options: [
+      {
+        id: 'tool',
+        name: 'turn the pump with the priming tool',
+        gives: 'The tool has the tang\u2019s shape, primes the oil as well, and the crank stays where it is.',
+        costs: 'The tool must be at hand.',
+        preferWhen: 'Blade and hexagon drives.'
+      },
+      {
+        id: 'blade',
+        name: 'turn the pump with a long blade',
+        gives: 'Cheap; the crank stays where it is.',
+        costs: 'Trial and error; the blade may slip or chip.',
+        preferWhen: 'A straight slot in plain sight.'
+      },
+      {
+        id: 'crank',
+        name: 'press lightly and turn the crank until it drops',
+        gives: 'Certain, nothing to see down the bore.',
+        costs: 'The reference is lost and must be found again.',
+        preferWhen: 'Turning the pump has failed twice.'
+      }
+    ],
+    proposes: () => ({ option: 'tool', because: 'it keeps the crank at the reference' })
+  },
+  'float-target': {
+    title: 'Where in the limits the float is aimed',
+    options: [
+      {
+        id: 'centre',
+        name: 'the middle',
+        gives: 'Room for error and for heat both ways.',
+        costs: 'None.',
+        preferWhen: 'Normal.'
+      },
+      {
+        id: 'loose',
+        name: 'the loose end',
+        gives: 'Survives heat and thick oil.',
+        costs: 'The timing wanders more, and the gear chatters.',
+        preferWhen: 'A light-alloy housing, a hot engine, if its data allow it.'
+      },
+      {
+        id: 'tight',
+        name: 'the tight end',
+        gives: 'The steadiest timing.',
+        costs: 'It binds when warm.',
+        preferWhen: 'Only after the sum for the hot engine.'
+      }
+    ],
+    proposes: () => ({ option: 'centre', because: 'it leaves room both ways' })
+  },
+  'gear-fix': {
+    title: 'How depth and float are corrected',
+    options: [
+      {
+        id: 'shims',
+        name: 'shims and collars',
+        gives: 'It can be undone.',
+        costs: 'It may not reach every dimension.',
+        preferWhen: 'Shim room, or a collar that moves.'
+      },
+      {
+        id: 'collar',
+        name: 'turn the mounting collar down',
+        gives: 'A plain gain in depth.',
+        costs: 'No way back, and it needs a lathe.',
+        preferWhen: 'A fixed collar and a contact that is too low.'
+      },
+      {
+        id: 'hole',
+        name: 'move the gear and drill a new hole',
+        gives: 'The whole correction.',
+        costs: 'A weaker shaft, and rotor against teeth shifts unless it is turned by whole teeth.',
+        preferWhen: 'Shims do not reach, and the shift was worked out.'
+      }
+    ],
+    proposes: () => ({ option: 'shims', because: 'what is shimmed can be undone' })
+  },
+  'lead-transfer': {
+    title: 'How the leads move over',
+    options: [
+      {
+        id: 'one-by-one',
+        name: 'one at a time from the old cap',
+        gives: 'Nothing to think about.',
+        costs: 'The lead ends must suit.',
+        preferWhen: 'A cap with the same layout.'
+      },
+      {
+        id: 'rebuild',
+        name: 'anew, from firing order and rotation',
+        gives: 'Always possible.',
+        costs: 'The sense of rotation must be right.',
+        preferWhen: 'Loose or new leads.'
+      }
+    ],
+    proposes: () => ({ option: 'one-by-one', because: 'no order can be lost' })
   }
 } satisfies Record<string, School>;
 

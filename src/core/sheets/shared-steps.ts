@@ -1,6 +1,6 @@
 import { step, type Step } from './types.ts';
 
-type Use = Pick<Step, 'id' | 'phase'> & Partial<Step>;
+export type Use = Pick<Step, 'id' | 'phase'> & Partial<Step>;
 
 /** Steps that several run sheets share; each sheet gives them an id and a place, and may narrow the words. */
 export const intake = (u: Use): Step =>

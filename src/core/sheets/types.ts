@@ -3,7 +3,22 @@ import type { FlagId } from './flags.ts';
 import type { HazardId } from './hazards.ts';
 import type { SchoolId } from './schools.ts';
 
-export type GaugeKind = 'wheel' | 'dial' | 'strobe' | 'blade' | 'torque' | 'tacho' | 'thermometer' | 'pressure' | 'eye';
+export type GaugeKind =
+  | 'wheel'
+  | 'dial'
+  | 'strobe'
+  | 'blade'
+  | 'micrometer'
+  | 'depth'
+  | 'torque'
+  | 'tacho'
+  | 'thermometer'
+  | 'pressure'
+  | 'eye';
+
+/** What the tray keeps besides gauges: parts that are taken out of it and written on a job. */
+export const partKinds = ['packing', 'shim', 'ring', 'gasket', 'spring', 'stop'] as const;
+export type PartKind = (typeof partKinds)[number];
 
 /** A figure that a step asks for. */
 export interface Slot {
@@ -18,7 +33,34 @@ export interface Slot {
 }
 
 /** What the middle of the screen shows for a step, beside its instruction. */
-export type Surface = 'plain' | 'sheet' | 'tdc' | 'mark' | 'strokes' | 'plan' | 'cap' | 'timing' | 'scale' | 'close';
+export type Surface =
+  | 'plain'
+  | 'sheet'
+  | 'tdc'
+  | 'mark'
+  | 'strokes'
+  | 'plan'
+  | 'cap'
+  | 'timing'
+  | 'scale'
+  | 'close'
+  | 'stack'
+  | 'patch'
+  | 'gears'
+  | 'tooth'
+  | 'drop'
+  | 'shaft'
+  | 'rings'
+  | 'witness'
+  | 'wires'
+  | 'tip';
+
+/** Something a step asks that is answered with one of a few words, not with a figure. */
+export interface StepChoice {
+  id: string;
+  question: string;
+  options: { id: string; label: string }[];
+}
 
 /** A step that is done only in one case, settled by a question. */
 export interface OnlyIf {
@@ -48,6 +90,9 @@ export interface Step {
   slots: Slot[];
   school?: SchoolId;
   onlyIf?: OnlyIf;
+  choices: StepChoice[];
+  /** the kind of part that is taken from the tray here */
+  takes?: PartKind;
   surface: Surface;
   /** after it nobody knows where the crank stands */
   losesCrank: boolean;
@@ -77,6 +122,7 @@ export function step(s: Pick<Step, 'id' | 'phase' | 'title' | 'say' | 'why'> & P
     needs: [],
     mustBeOff: [],
     slots: [],
+    choices: [],
     surface: 'plain',
     losesCrank: false,
     values: [],

@@ -1,41 +1,60 @@
 <script lang="ts">
-  import { enhance } from '$app/forms';
   import { gaugeKinds } from '$core/sheets/gauge-kinds.ts';
-  import { baseUnit, fromBase, unitSign, unitsOf, type Unit } from '$core/units/units.ts';
+  import { baseUnit, fromBase, unitSign, type Unit } from '$core/units/units.ts';
   import { gaugeU } from '$core/measure/gauge.ts';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   import { dateText } from '$lib/ui/dates.ts';
+  import GaugeForm from '$lib/ui/tray/GaugeForm.svelte';
+  import PartForm from '$lib/ui/tray/PartForm.svelte';
+  import PartsTable from '$lib/ui/tray/PartsTable.svelte';
+  import SpringForm from '$lib/ui/tray/SpringForm.svelte';
+  import StopForm from '$lib/ui/tray/StopForm.svelte';
+  import { lengthText } from '$lib/ui/units.ts';
 
   let { data, form } = $props();
   const sent = $derived((form && 'sent' in form ? form.sent : {}) as Record<string, string>);
-  let kind = $state<keyof typeof gaugeKinds>('wheel');
-  const quantity = $derived(gaugeKinds[kind].quantity);
-  const kinds = Object.entries(gaugeKinds) as [keyof typeof gaugeKinds, (typeof gaugeKinds)['wheel']][];
+  const forms = [
+    ['gauge', 'a gauge'],
+    ['part', 'a packing, shim or ring'],
+    ['spring', 'a spring'],
+    ['stop', 'a stop']
+  ] as const;
+  // svelte-ignore state_referenced_locally
+  let adding = $state<string>(form?.form && form.form !== 'move' ? form.form : 'gauge');
+  const mine = $derived(form?.form === adding ? sent : {});
   const unitOf = (k: string): Unit => {
     const q = gaugeKinds[k as keyof typeof gaugeKinds]?.quantity ?? 'angle';
     return q === 'length' ? data.prefs.length : baseUnit(q);
   };
   const size = (x: number, k: string) =>
     `${Number((fromBase(x, unitOf(k)) - fromBase(0, unitOf(k))).toPrecision(3))}${unitSign[unitOf(k)]}`;
+  const out = $derived(data.stock.filter((s) => s.count <= s.low && s.low > 0));
+  const headline = $derived(
+    data.stock.length === 0 && data.gauges.length === 0
+      ? 'The tray is empty'
+      : out.length > 0
+        ? `Running out: ${out
+            .slice(0, 3)
+            .map((s) => s.name)
+            .join(', ')}${out.length > 3 ? ` and ${out.length - 3} more` : ''}`
+        : `${data.gauges.length} gauges, ${data.stock.length} kinds of parts: nothing is running out`
+  );
 </script>
 
 <svelte:head><title>Tray · Nemrik</title></svelte:head>
 <Frame>
   <div class="tray">
     <main id="main">
-      <h1>
-        {data.gauges.length === 0
-          ? 'The tray is empty'
-          : data.gauges.length === 1
-            ? 'One gauge in the tray'
-            : `${data.gauges.length} gauges in the tray`}
-      </h1>
+      <h1>{headline}</h1>
       <p class="quiet">
-        A reading carries its gauge: step and accuracy make its uncertainty. <a href="/scales"
-          >Print a tape or a degree wheel</a
+        A reading carries its gauge: step and accuracy make its uncertainty. A part that is taken is written on its job. <a
+          href="/scales">Print a tape or a degree wheel</a
         >
       </p>
+      {#if form && 'message' in form && form.form === 'move'}<p class="problem" role="alert">{form.message}</p>{/if}
+      <PartsTable stock={data.stock} len={lengthText(data.prefs)} />
       {#if data.gauges.length}
+        <h2>Gauges</h2>
         <table>
           <thead
             ><tr
@@ -59,54 +78,17 @@
         </table>
       {/if}
     </main>
-    <aside aria-label="Add a gauge">
-      <h2>Add a gauge</h2>
-      <form method="post" use:enhance>
-        <label for="g-name">Name</label><input
-          id="g-name"
-          name="name"
-          class="field"
-          required
-          maxlength="80"
-          value={sent.name ?? ''}
-        />
-        <label for="g-kind">Kind</label>
-        <select id="g-kind" name="kind" class="field" bind:value={kind}
-          >{#each kinds as [id, k] (id)}<option value={id}>{k.label}</option>{/each}</select
-        >
-        <label for="g-step">Smallest step it shows</label><input
-          id="g-step"
-          name="resolution"
-          class="field"
-          value={sent.resolution ?? ''}
-          placeholder="0.5"
-        />
-        <label for="g-acc">Accuracy ±, as stated</label><input
-          id="g-acc"
-          name="accuracy"
-          class="field"
-          required
-          value={sent.accuracy ?? ''}
-          placeholder="0.25"
-        />
-        {#if kind === 'dial'}<label for="g-rev">One turn of the pointer</label><input
-            id="g-rev"
-            name="perRev"
-            class="field"
-            value={sent.perRev ?? ''}
-            placeholder="1"
-          />{/if}
-        {#if unitsOf[quantity].length > 1}
-          <label for="g-unit">Unit of these figures</label>
-          <select id="g-unit" name="unit" class="field"
-            >{#each unitsOf[quantity] as u (u)}<option value={u}>{u}</option>{/each}</select
-          >
-        {:else}<input type="hidden" name="unit" value={unitsOf[quantity][0]} />{/if}
-        <label for="g-cal">Calibrated on</label><input id="g-cal" name="calibrated" type="date" class="field" />
-        {#if form && 'message' in form}<p class="problem" role="alert">{form.message}</p>{/if}
-        {#if form && 'added' in form}<p role="status">{form.added} is in the tray.</p>{/if}
-        <button class="button first">Put it in the tray</button>
-      </form>
+    <aside aria-label="Put something in the tray">
+      <label class="what" for="adding">Put in the tray</label>
+      <select id="adding" class="field" bind:value={adding}
+        >{#each forms as [id, label] (id)}<option value={id}>{label}</option>{/each}</select
+      >
+      {#if adding === 'gauge'}<GaugeForm sent={mine} />
+      {:else if adding === 'part'}<PartForm sent={mine} unit={data.prefs.length} />
+      {:else if adding === 'spring'}<SpringForm sent={mine} unit={data.prefs.length} />
+      {:else}<StopForm sent={mine} />{/if}
+      {#if form && 'message' in form && form.form === adding}<p class="problem" role="alert">{form.message}</p>{/if}
+      {#if form && 'added' in form && form.form === adding}<p role="status">{form.added} is in the tray.</p>{/if}
     </aside>
   </div>
 </Frame>
@@ -126,6 +108,9 @@
   main > .quiet {
     margin: 2px 0 12px;
   }
+  h2 {
+    margin: 16px 0 4px;
+  }
   .strong {
     font-weight: 600;
   }
@@ -133,18 +118,26 @@
     padding: 16px 18px;
     overflow: auto;
   }
-  form {
+  .what {
+    display: block;
+    font-weight: 640;
+    margin-bottom: 4px;
+  }
+  aside :global(form) {
     display: grid;
     gap: 4px;
     margin-top: 8px;
   }
-  label {
+  aside :global(label) {
     margin-top: 6px;
     font-size: 14px;
   }
-  .button {
+  aside :global(.button) {
     margin-top: 14px;
     justify-self: start;
+  }
+  aside select {
+    width: 100%;
   }
   .problem {
     color: var(--out);

@@ -1,6 +1,9 @@
 import type { EventBody, JobEvent, Person } from '$core/job/index.ts';
-import { admit, jobState, sheetOf } from '$core/job/index.ts';
+import { admit, jobState } from '$core/job/index.ts';
+import { sheetOf } from '$core/sheets/index.ts';
 import { takesReading } from '$core/job/admit.ts';
+import { partsTaken } from '$core/job/drive/taken.ts';
+import { replay } from '$core/job/replay.ts';
 import type { EventInput } from '$core/job/schemas.ts';
 import { readingParse } from '$core/measure/reading-parse.ts';
 import { unitsOf, type Quantity, type Unit } from '$core/units/units.ts';
@@ -9,6 +12,7 @@ import { notFound, Refusal, violated } from '../errors.ts';
 import { engineForJob } from './engine-for-job.ts';
 import { amendmentOn, eventById, insertEvent, lockJob, logOf } from '../repositories/events.ts';
 import { gaugeById } from '../repositories/gauges.ts';
+import { holdParts, partsOf } from '../repositories/stock.ts';
 import { deriveSoon } from './derive.ts';
 
 /**
@@ -35,6 +39,7 @@ async function write(jobId: string, input: EventInput, by: Person): Promise<JobE
     await mustBeAdmitted(jobId, job, body, c);
     const seq = job.lastSeq + 1;
     const at = await insertEvent(jobId, seq, input.id, body, by.id, c);
+    if (body.kind === 'take' || body.kind === 'undo') await settleParts(jobId, job, by, c);
     return { ...body, id: input.id, seq, at: at.toISOString(), by };
   });
 }
@@ -58,7 +63,32 @@ async function mustBeAdmitted(
   if (!answer.ok) throw new Refusal(422, answer.error.code, answer.error.message, answer.error.path);
 }
 
+/** What the log says was taken is what leaves the tray: after a take, and after one is undone. */
+async function settleParts(
+  jobId: string,
+  job: { engineId: string; sheet: string },
+  by: Person,
+  c: Queryable
+): Promise<void> {
+  const log = await logOf(jobId, 0, c);
+  const takes = log.filter((e) => e.kind === 'take');
+  if (takes.length === 0) return;
+  const r = replay(sheetOf(job.sheet)!, await engineForJob(job.engineId, jobId, c), log);
+  for (const kind of new Set(takes.map((t) => t.part)))
+    await holdParts(
+      jobId,
+      kind,
+      partsTaken(r, kind).map((p) => p.id),
+      by,
+      c
+    );
+}
+
 async function toBody(jobId: string, input: EventInput, c: Queryable): Promise<EventBody> {
+  if (input.kind === 'take') {
+    const { step, part, items } = input;
+    return { kind: 'take', step, part, parts: await partsOf(items, part, c) };
+  }
   if (input.kind !== 'reading' && input.kind !== 'amend') {
     const { id: _, ...body } = input;
     return body as EventBody;

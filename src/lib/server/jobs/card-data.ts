@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { jobState, sheetOf } from '$core/job/index.ts';
+import { jobState } from '$core/job/index.ts';
+import { sheetOf } from '$core/sheets/index.ts';
 import { jobCard } from '$core/job/card.ts';
 import type { Prefs } from '$lib/prefs.ts';
 import { lengthText } from '$lib/ui/units.ts';

@@ -1,4 +1,5 @@
-import { jobState, settledFigures, sheetOf, words } from '$core/job/index.ts';
+import { jobState, settledFigures, words } from '$core/job/index.ts';
+import { sheetOf } from '$core/sheets/index.ts';
 import { CORE_VERSION } from '$core/version.ts';
 import { allJobIds, clearDerived, writeDerived } from '../repositories/derived.ts';
 import { engineForJob } from './engine-for-job.ts';

@@ -1,9 +1,10 @@
 import { z } from 'zod';
-import { sheetOf } from '$core/job/index.ts';
+import { sheetOf } from '$core/sheets/index.ts';
 import { Refusal } from '../errors.ts';
 import { engineForJob } from './engine-for-job.ts';
 import { logOf } from '../repositories/events.ts';
 import { gauges } from '../repositories/gauges.ts';
+import { stock } from '../repositories/stock.ts';
 import { jobById } from '../repositories/jobs.ts';
 
 const uuid = z.uuid();
@@ -12,8 +13,8 @@ const uuid = z.uuid();
 export async function jobPage(id: string) {
   if (!uuid.safeParse(id).success) throw new Refusal(404, 'not-found', 'There is no such job.');
   const job = await jobById(id);
-  const [log, tray, engine] = await Promise.all([logOf(id), gauges(), engineForJob(job.engineId, id)]);
-  if (!sheetOf(job.sheet))
-    throw new Refusal(409, 'no-such-sheet', 'This job\u2019s run sheet is not known to this version.');
-  return { job, log, gauges: tray, engine };
+  const [log, tray, engine, parts] = await Promise.all([logOf(id), gauges(), engineForJob(job.engineId, id), stock()]);
+  const sheet = sheetOf(job.sheet);
+  if (!sheet) throw new Refusal(409, 'no-such-sheet', 'This job\u2019s run sheet is not known to this version.');
+  return { job, sheet, log, gauges: tray, stock: parts, engine };
 }

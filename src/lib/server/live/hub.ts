@@ -5,6 +5,8 @@ export interface Change {
   job?: string;
   seq?: number;
   engine?: string;
+  /** something came into the tray or left it */
+  stock?: boolean;
 }
 export type Told = Change | 'resync';
 type Listener = (told: Told) => void;

@@ -53,7 +53,7 @@ export async function writeDerived(d: Derived): Promise<void> {
           f.key,
           f.label,
           f.value,
-          f.uDeg,
+          f.u,
           f.kind,
           f.verdict,
           f.calc,

@@ -6,6 +6,7 @@
   import type { Prefs } from '$lib/prefs.ts';
   import TwoLapDial from '../instruments/two-lap-dial/TwoLapDial.svelte';
   import Verdict from '../primitives/Verdict.svelte';
+  import { lengthText } from '../units.ts';
   import type { JobView } from './view.svelte.ts';
 
   let {
@@ -21,6 +22,7 @@
   const place = $derived(view.place);
   const plan = $derived(view.plan);
   const figures = $derived(settledFigures(state, engine));
+  const len = $derived(lengthText(prefs));
   const valves = $derived(valvesOf(engine));
   const sentences = $derived(
     plan && view.target ? words.planText(plan, prefs.view, view.target, cycleDegOf(session.engine)) : []
@@ -76,7 +78,7 @@
     <dl>
       {#each figures as f (f.key)}<dt>{f.label}</dt>
         <dd>
-          {resultText(f)}
+          {resultText(f, len)}
           {#if f.verdict}<Verdict state={f.verdict} size={14} />{/if}
         </dd>{/each}
     </dl>

@@ -130,6 +130,11 @@
         props={{ session, line }}
       />{:else if step.school}<Schools {session} id={step.school} />{/if}
 
+    {#if step.choices.length}<Lazy
+        load={() => import('./StepChoices.svelte')}
+        props={{ session, choices: step.choices }}
+      />{/if}
+
     <div class="surface">
       {#if Here}
         <Here {...given} />

@@ -121,7 +121,7 @@ export class ReadingLine {
     const read = readFor(this.session.state, step, typed, (s) => unitFor(this.prefs(), s.quantity), this.prefer);
     if (!read.ok) return false;
     const { aim, figure, text } = read.out;
-    const why = doubt(this.session.state, this.session.engine, step, aim, figure);
+    const why = doubt(this.session.state, this.session.engine, step, aim, figure, text);
     if (why && this.doubted !== typed) {
       this.doubted = typed;
       return false;
@@ -143,7 +143,9 @@ export class ReadingLine {
     const step = this.step();
     if (!step || this.doubted === '' || this.doubted !== this.text.trim()) return null;
     const read = readFor(this.session.state, step, this.doubted, (s) => unitFor(this.prefs(), s.quantity), this.prefer);
-    return read.ok ? doubt(this.session.state, this.session.engine, step, read.out.aim, read.out.figure) : null;
+    return read.ok
+      ? doubt(this.session.state, this.session.engine, step, read.out.aim, read.out.figure, read.out.text)
+      : null;
   });
 
   #amendFigure(reading: Reading, typed: string): boolean {

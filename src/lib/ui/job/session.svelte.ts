@@ -1,5 +1,5 @@
 import type { Engine } from '$core/sheets/engine.ts';
-import { admit, sheetOf, type EventBody, type JobEvent, type Person } from '$core/job/index.ts';
+import { admit, type EventBody, type JobEvent, type Person, type RunSheet, type StockItem } from '$core/job/index.ts';
 import { stateOf } from '$lib/job-state-memo.ts';
 import { readingParse } from '$core/measure/reading-parse.ts';
 import type { Quantity, Unit } from '$core/units/units.ts';
@@ -20,25 +20,34 @@ export class JobSession {
   outbox: Outbox;
   refusal = $state.raw<Refused | null>(null);
   announcement = $state('');
+  stock = $state.raw<StockItem[]>([]);
   readonly jobId: string;
-  readonly sheet;
+  readonly sheet: RunSheet;
   #gauges: Gauge[];
   #me: () => Person | null;
   #fetching: Promise<void> | null = null;
 
   constructor(
-    data: { jobId: string; sheetId: string; engine: Engine; log: JobEvent[]; gauges: Gauge[] },
+    data: {
+      job: { id: string };
+      sheet: RunSheet;
+      engine: Engine;
+      log: JobEvent[];
+      gauges: Gauge[];
+      stock: StockItem[];
+    },
     me: () => Person | null
   ) {
-    this.jobId = data.jobId;
-    this.sheet = sheetOf(data.sheetId)!;
+    this.jobId = data.job.id;
+    this.sheet = data.sheet;
+    this.stock = data.stock;
     this.engine = data.engine;
     this.log = data.log;
     this.#gauges = data.gauges;
     this.#me = me;
     this.outbox = new Outbox(
-      `/api/jobs/${data.jobId}/events`,
-      `nemrik-unsent-${data.jobId}`,
+      `/api/jobs/${data.job.id}/events`,
+      `nemrik-unsent-${data.job.id}`,
       (e) => this.#take([e]),
       (r) => (this.refusal = r)
     );
@@ -96,8 +105,10 @@ export class JobSession {
     this.outbox.wake();
     const live = new EventSource(`/api/jobs/${this.jobId}/live?engine=${encodeURIComponent(this.engine.id)}`);
     live.onmessage = (m) => {
-      const told = JSON.parse(m.data) as { seq?: number; engine?: string; resync?: boolean };
+      const told = JSON.parse(m.data) as { seq?: number; engine?: string; stock?: boolean; resync?: boolean };
+      if (told.resync) void this.refreshStock();
       if (told.engine) void this.refreshEngine();
+      else if (told.stock) void this.refreshStock();
       else if (told.resync || (told.seq ?? 0) > (this.log[this.log.length - 1]?.seq ?? 0)) void this.catchUp();
     };
     return () => {
@@ -125,6 +136,11 @@ export class JobSession {
     if (r?.ok) this.engine = { ...(await r.json()).out, earlierMarks: this.engine.earlierMarks };
   }
 
+  async refreshStock(): Promise<void> {
+    const r = await fetch('/api/stock').catch(() => null);
+    if (r?.ok) this.stock = (await r.json()).out;
+  }
+
   #take(events: JobEvent[]): void {
     const have = new Set(this.log.map((e) => e.id));
     const fresh = events.filter((e) => !have.has(e.id));
@@ -150,6 +166,13 @@ export class JobSession {
   }
 
   #understand(draft: Draft): EventBody | { refused: Refused } {
+    if (draft.kind === 'take') {
+      const { step, part, items } = draft;
+      const parts = items.flatMap((id) => this.stock.find((s) => s.id === id) ?? []);
+      return parts.length === items.length
+        ? { kind: 'take', step, part, parts }
+        : { refused: { code: 'out-of-stock', message: 'One of these is no longer in the tray: choose another pick.' } };
+    }
     if (draft.kind !== 'reading' && draft.kind !== 'amend') return draft as EventBody;
     const quantity: Quantity | undefined =
       draft.kind === 'reading' ? draft.quantity : this.state.readings.find((r) => r.id === draft.replaces)?.quantity;

@@ -10,10 +10,7 @@
 
   let { data } = $props();
   // svelte-ignore state_referenced_locally
-  const session = new JobSession(
-    { jobId: data.job.id, sheetId: data.job.sheet, engine: data.engine, log: data.log, gauges: data.gauges },
-    () => null
-  );
+  const session = new JobSession(data, () => null);
   const view = new JobView(session, () => data.prefs);
   onMount(() => session.connect());
   const v = $derived(view.selected);

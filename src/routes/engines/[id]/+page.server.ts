@@ -2,7 +2,7 @@ import { orError } from '$lib/server/load.ts';
 import { trendOf } from '$lib/server/repositories/derived.ts';
 import { engineById } from '$lib/server/repositories/engines.ts';
 import { jobsOfEngine } from '$lib/server/repositories/jobs.ts';
-import { sheetOf } from '$core/job/index.ts';
+import { sheetOf } from '$core/sheets/index.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) => orError(enginePage(params.id));

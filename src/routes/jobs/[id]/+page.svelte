@@ -15,10 +15,7 @@
   let { data } = $props();
   // one session for the life of the page; a navigation to another job makes a new page (see the key in the layout)
   // svelte-ignore state_referenced_locally
-  const session = new JobSession(
-    { jobId: data.job.id, sheetId: data.job.sheet, engine: data.engine, log: data.log, gauges: data.gauges },
-    () => data.person
-  );
+  const session = new JobSession(data, () => data.person);
   // svelte-ignore state_referenced_locally
   let viewEnd = $state(data.prefs.view);
   const prefs = $derived({ ...data.prefs, view: viewEnd });
@@ -31,7 +28,7 @@
   let field = $state<HTMLInputElement>();
   let spoken = $state('');
   onMount(() => {
-    const idle = setTimeout(() => void loadTheRest(), 1500);
+    const idle = setTimeout(() => void loadTheRest(session.sheet.steps.map((s) => s.surface)), 1500);
     const close = session.connect();
     return () => {
       clearTimeout(idle);
@@ -92,7 +89,7 @@
     u: undo,
     b: () => void goto(`/bay/${data.job.id.slice(0, 6)}`)
   };
-  const keys: [string, string][] = [
+  const keys = $derived<[string, string][]>([
     ['0–9', 'open the reading line'],
     ['J', 'next step'],
     ['K', 'step before'],
@@ -102,8 +99,9 @@
     ['R', 'remark'],
     ['U', 'undo my last'],
     ['B', 'across the bay'],
-    ['← →', 'on the dial: turn by 1°, with Shift 10°']
-  ];
+    ['← →', 'on the dial: turn by 1°, with Shift 10°'],
+    ...Object.entries(view.keys).map(([k, { name }]): [string, string] => [k.toUpperCase(), name])
+  ]);
   function key(e: KeyboardEvent) {
     if (/^[0-9.,-]$/.test(e.key)) {
       e.preventDefault();
@@ -111,7 +109,7 @@
       field?.focus();
       return;
     }
-    const act = acts[e.key.toLowerCase()];
+    const act = acts[e.key.toLowerCase()] ?? view.keys[e.key.toLowerCase()]?.act;
     if (!act || e.shiftKey) return;
     e.preventDefault();
     act();

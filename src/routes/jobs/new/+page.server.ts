@@ -1,6 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
-import { runSheets, sheetOf } from '$core/job/index.ts';
+import { runSheets, sheetOf } from '$core/sheets/index.ts';
 import { mustAct } from '$lib/server/auth/who.ts';
 import { Refusal } from '$lib/server/errors.ts';
 import { orError } from '$lib/server/load.ts';

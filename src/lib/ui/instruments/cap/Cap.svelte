@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import { formatClock } from '$core/units/format.ts';
   import { bearingPoint, CENTRE, ROTOR, SIZE, terminals, turnArrow } from './cap-geometry.ts';
 
@@ -13,8 +14,22 @@
     rotorBearing?: number | null;
     /** which way to turn the housing, and how it is said */
     housing?: { turn: 'cw' | 'ccw' | 'none'; text: string } | null;
+    /** what a step draws on the cap: free arc, tooth choices, slot and tang */
+    children?: Snippet;
+    /** says what the layers show */
+    also?: string;
   }
-  let { order, rotor, ratio, firingDeg, firstBearing, rotorBearing = null, housing = null }: Props = $props();
+  let {
+    order,
+    rotor,
+    ratio,
+    firingDeg,
+    firstBearing,
+    rotorBearing = null,
+    housing = null,
+    children,
+    also = ''
+  }: Props = $props();
 
   const first = $derived(firstBearing ?? 0);
   const towers = $derived(terminals(order, rotor, first, firingDeg, ratio));
@@ -27,10 +42,10 @@
 
 <svg
   viewBox="0 0 {SIZE.width} {SIZE.height}"
-  role="img"
+  role={children ? 'group' : 'img'}
   aria-label="Cap from above: terminals {order.join(', ')} in firing order, rotor runs {rotor === 'cw'
     ? 'clockwise'
-    : 'anticlockwise'}{housing ? `; ${housing.text}` : ''}"
+    : 'anticlockwise'}{housing ? `; ${housing.text}` : ''}{also ? `; ${also}` : ''}"
 >
   <text x={CENTRE.cx} y="15" class="label">front of engine</text>
   <path d="M{CENTRE.cx} 21v14M{CENTRE.cx - 4} 30l4 5 4-5" class="line" />
@@ -55,6 +70,7 @@
   <path d="M-7 -5 L5 0 L-7 5Z" class="head second" transform={runs.head} />
   <text x="8" y={SIZE.height - 26} class="label start second">rotor runs</text>
   <text x="8" y={SIZE.height - 10} class="label start second">{rotor === 'cw' ? 'clockwise' : 'anticlockwise'}</text>
+  {@render children?.()}
   {#if move}
     <path d={move.d} class="move" />
     <path d="M-10 -8 L6 0 L-10 8Z" class="head" transform={move.head} />

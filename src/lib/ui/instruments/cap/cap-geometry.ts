@@ -1,4 +1,4 @@
-import { rad, wrap360 } from '$core/angles.ts';
+import { deg, rad, wrap360 } from '$core/angles.ts';
 
 /** The cap from above; bearings are clockwise from above, 0 towards the front of the engine, drawn upwards. */
 export const SIZE = { width: 340, height: 330 };
@@ -54,3 +54,19 @@ export function turnArrow(turn: 'cw' | 'ccw', middle: number, span: number, r: n
     head: `translate(${at(p.x)} ${at(p.y)}) rotate(${at(end + (turn === 'cw' ? 0 : 180))})`
   };
 }
+
+/** The bearing of a place on the drawing. */
+export const bearingOf = (x: number, y: number): number => wrap360(deg(Math.atan2(x - CENTRE.cx, CENTRE.cy - y)));
+
+/** A block of a ring from one bearing clockwise to another, between two radii. */
+export function ringBlock(from: number, to: number, inner: number, outer: number): string {
+  const a = bearingPoint(from, outer);
+  const b = bearingPoint(to, outer);
+  const c = bearingPoint(to, inner);
+  const d = bearingPoint(from, inner);
+  const large = wrap360(to - from) > 180 ? 1 : 0;
+  return `M${at(a.x)} ${at(a.y)}A${outer} ${outer} 0 ${large} 1 ${at(b.x)} ${at(b.y)}L${at(c.x)} ${at(c.y)}A${inner} ${inner} 0 ${large} 0 ${at(d.x)} ${at(d.y)}Z`;
+}
+
+/** How much of what blocks the housing is drawn at each end of the free arc: never more than the blocked part. */
+export const blockSpan = (min: number, max: number): number => Math.min(34, (360 - wrap360(max - min)) / 2);

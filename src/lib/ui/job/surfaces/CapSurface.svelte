@@ -6,15 +6,17 @@
   import type { Prefs } from '$lib/prefs.ts';
   import Cap from '../../instruments/cap/Cap.svelte';
   import { terminals } from '../../instruments/cap/cap-geometry.ts';
+  import type { ReadingLine } from '../line.svelte.ts';
   import type { JobSession } from '../session.svelte.ts';
   import Readings from './Readings.svelte';
 
   let {
     session,
     stepId,
+    line,
     prefs,
     onamend
-  }: { session: JobSession; stepId: string; prefs: Prefs; onamend: (r: Reading) => void } = $props();
+  }: { session: JobSession; stepId: string; line: ReadingLine; prefs: Prefs; onamend: (r: Reading) => void } = $props();
   const engine = $derived(session.engine);
   const order = $derived(listOf(engine, 'firingOrder'));
   const rotor = $derived(choiceOf(engine, 'rotorDirection') as 'cw' | 'ccw' | undefined);
@@ -34,7 +36,7 @@
     <p class="quiet">The cap is drawn once the data sheet holds the firing order and the rotor’s direction.</p>
   {/if}
   <div>
-    <Readings {session} {stepId} {prefs} {onamend} />
+    <Readings {session} {stepId} {line} {prefs} {onamend} />
     {#if off !== null}
       <p class="finding">
         {#if Math.abs(off) < 0.5}The rotor points at number one’s tower{:else}The rotor stands {Math.abs(off).toFixed(

@@ -2,16 +2,25 @@
   import type { Reading } from '$core/job/replay.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import ReadingText from '../ReadingText.svelte';
+  import type { ReadingLine } from '../line.svelte.ts';
   import type { JobSession } from '../session.svelte.ts';
 
-  let {
-    session,
-    stepId,
-    prefs,
-    onamend
-  }: { session: JobSession; stepId: string; prefs: Prefs; onamend: (r: Reading) => void } = $props();
+  interface Props {
+    session: JobSession;
+    stepId: string;
+    prefs: Prefs;
+    line?: ReadingLine | undefined;
+    onamend: (r: Reading) => void;
+  }
+  let { session, stepId, prefs, line, onamend }: Props = $props();
   const slots = $derived(session.sheet.steps.find((s) => s.id === stepId)?.slots ?? []);
   const readings = $derived(session.readings(stepId));
+
+  function readNext(slot: string) {
+    if (!line) return;
+    line.prefer = slot;
+    document.getElementById('reading')?.focus();
+  }
 </script>
 
 {#if slots.length}
@@ -21,16 +30,36 @@
     <tbody>
       {#each slots as s (s.slot)}
         {@const mine = readings.filter((r) => r.slot === s.slot)}
-        {#each mine as r (r.id)}
-          <tr
-            ><td>{s.label}</td><td class="n"
-              ><ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} /></td
-            ><td class="quiet">{r.by.name}</td></tr
+        {@const next = line?.aim?.as === s.slot}
+        {#each mine as r, k (r.id)}
+          <tr class:next={next && k === mine.length - 1}
+            ><td
+              >{#if k === 0}{@render name(s)}{/if}</td
+            ><td class="n"><ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} /></td><td
+              class="quiet">{r.by.name}</td
+            ></tr
           >
         {:else}
-          <tr><td>{s.label}</td><td class="n quiet" colspan="2">{s.required ? 'needed' : 'if it is read'}</td></tr>
+          <tr class:next
+            ><td>{@render name(s)}</td><td class="n quiet" colspan="2">{s.required ? 'needed' : 'if it is read'}</td
+            ></tr
+          >
         {/each}
       {/each}
     </tbody>
   </table>
 {/if}
+
+{#snippet name(s: { slot: string; label: string })}
+  {#if line && slots.length > 1}<button class="link" onclick={() => readNext(s.slot)}>{s.label}</button
+    >{:else}{s.label}{/if}
+{/snippet}
+
+<style>
+  .next {
+    box-shadow: inset 3px 0 0 var(--target);
+  }
+  .next td:first-child {
+    padding-left: 9px;
+  }
+</style>

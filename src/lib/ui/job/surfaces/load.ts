@@ -15,7 +15,17 @@ const parts: Record<Surface, () => Promise<{ default: SurfacePart }>> = {
   cap: () => import('./CapSurface.svelte'),
   timing: () => import('./Timing.svelte'),
   scale: () => import('./Scale.svelte'),
-  close: () => import('./CloseSurface.svelte')
+  close: () => import('./CloseSurface.svelte'),
+  stack: () => import('./StackSurface.svelte'),
+  patch: () => import('./PatchSurface.svelte'),
+  gears: () => import('./GearsSurface.svelte'),
+  tooth: () => import('./ToothSurface.svelte'),
+  drop: () => import('./DropSurface.svelte'),
+  shaft: () => import('./ShaftSurface.svelte'),
+  rings: () => import('./RingsSurface.svelte'),
+  witness: () => import('./WitnessSurface.svelte'),
+  wires: () => import('./WiresSurface.svelte'),
+  tip: () => import('./TipSurface.svelte')
 };
 
 const loaded = new Map<Surface, SurfacePart>();
@@ -32,7 +42,7 @@ export async function loadSurface(surface: Surface): Promise<SurfacePart> {
   return part;
 }
 
-/** Fetches the rest when nothing else is to be done, so that no step has to wait for its drawing, or for a network that is gone. */
-export async function loadTheRest(): Promise<void> {
-  for (const s of Object.keys(parts) as Surface[]) await loadSurface(s).catch(() => {});
+/** Fetches what the other steps of a run sheet show, so that no step has to wait for its drawing, or for a network that is gone. */
+export async function loadTheRest(surfaces: Iterable<Surface>): Promise<void> {
+  for (const s of new Set(surfaces)) await loadSurface(s).catch(() => {});
 }

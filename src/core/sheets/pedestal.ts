@@ -1,0 +1,146 @@
+import * as drive from './drive-steps.ts';
+import * as fit from './fit-steps.ts';
+import * as shared from './shared-steps.ts';
+import { step, type RunSheet } from './types.ts';
+
+const SAFE = 'Make safe';
+const FLOAT = 'Measure the float';
+const CRANK = 'Find the crank';
+const POINT = 'Point the drive';
+const CLOSE = 'Close the pedestal';
+
+/** A distributor on a pedestal above a separate drive shaft: float, packing, depth, tooth and oil pump. */
+export const pedestal: RunSheet = {
+  id: 'pedestal',
+  title: 'Fit the drive under its pedestal',
+  short: 'drive and pedestal: float, packing, tooth',
+  begins: ['distributor-out', 'cap-off'],
+  steps: [
+    shared.intake({
+      id: 'intake',
+      phase: SAFE,
+      say: 'Check float limits, packings, gear and the drive\u2019s direction on the data sheet.',
+      values: ['floatMinMm', 'floatMaxMm', 'firingOrder', 'rotorDirection', 'ratio', 'gearTeeth']
+    }),
+    shared.makeSafe({ id: 'safe', phase: SAFE }),
+    shared.barOn({ id: 'bar', phase: SAFE }),
+    drive.coverOpenings({ id: 'cover', phase: SAFE }),
+    step({
+      id: 'inspect',
+      phase: FLOAT,
+      title: 'Shaft, gear, bush and faces looked at',
+      say: 'Clean; look at tooth and thrust faces, tang and slot; stone burrs; lay the pedestal on a flat plate.',
+      why: 'Wear and burrs change both float and mesh.',
+      accept: 'Flat; no step and no rough tooth.',
+      ifSkipped: 'A false gap, a worn gear put back.',
+      tools: ['surface plate', 'fine stone'],
+      minutes: 8,
+      hazards: ['solvent']
+    }),
+    step({
+      id: 'washer-prep',
+      phase: FLOAT,
+      title: 'Gauging washer made true',
+      say: 'Lap both faces of an unused flat washer on abrasive over glass until the pattern covers them; deburr.',
+      why: 'A ridge adds a thickness that is not there.',
+      accept: 'Full, even pattern on both faces.',
+      ifSkipped: 'Every figure after it carries the ridge.',
+      tools: ['glass plate', 'abrasive sheet']
+    }),
+    drive.measureWasher({ id: 'washer', phase: FLOAT }),
+    drive.washerIn({ id: 'washer-in', phase: FLOAT }),
+    drive.measureGap({ id: 'gap', phase: FLOAT }),
+    drive.choosePacking({ id: 'packing', phase: FLOAT }),
+    drive.measurePacking({ id: 'pack-measure', phase: FLOAT }),
+    drive.washerOut({ id: 'washer-out', phase: FLOAT }),
+    drive.measureDepth({ id: 'depth', phase: FLOAT }),
+    shared.plugsOut({ id: 'plugs', phase: CRANK }),
+    shared.wheelOn({ id: 'wheel', phase: CRANK }),
+    shared.trueTdc({ id: 'tdc', phase: CRANK }),
+    shared.probeOut({ id: 'probe-out', phase: CRANK }),
+    shared.proveStroke({ id: 'stroke', phase: CRANK }),
+    shared.toReference({ id: 'ref', phase: CRANK }),
+    drive.planTooth({
+      id: 'tooth-plan',
+      phase: POINT,
+      say: 'Let the drive down in any tooth, read the rotor\u2019s bearing, then the two ends of the housing\u2019s free arc.',
+      needs: ['crank-at-reference', 'compression-confirmed']
+    }),
+    drive.leadRotor({ id: 'lead', phase: POINT }),
+    fit.letDown({
+      id: 'in',
+      phase: POINT,
+      title: 'Drive let down on its tooth',
+      say: 'Point the rotor where the plan says, then let the drive down without force.',
+      needs: ['crank-at-reference', 'compression-confirmed'],
+      mustBeOff: ['gauge-washer-in'],
+      surface: 'tooth'
+    }),
+    drive.dropIn({ id: 'drop', phase: POINT }),
+    shared.toReference({
+      id: 'back',
+      phase: POINT,
+      title: 'Crank back to the reference',
+      say: 'Turning to seat has moved the crank: bring it to the reference again, last movement forward.',
+      needs: ['gear-meshed', 'compression-confirmed'],
+      onlyIf: drive.stoppedHigh
+    }),
+    step({
+      id: 'recheck',
+      phase: POINT,
+      title: 'Direction judged, right down',
+      say: 'With the drive right down and the crank at the reference, read the rotor once more.',
+      why: 'The last bit of drop turns the shaft a little more.',
+      accept: 'Within half a tooth of the plan.',
+      ifSkipped: 'One tooth out, found only with the strobe.',
+      tools: ['lamp'],
+      minutes: 2,
+      sets: ['drive-oriented', 'oil-drive-engaged'],
+      needs: ['crank-at-reference', 'gear-meshed'],
+      slots: [
+        { slot: 'rotor', label: 'rotor right down, bearing from above', quantity: 'bearing', gauge: 'eye' },
+        { slot: 'drive-slot', label: 'slot of the drive, bearing from above', quantity: 'bearing', gauge: 'eye' }
+      ],
+      surface: 'tooth'
+    }),
+    step({
+      id: 'seal',
+      phase: CLOSE,
+      title: 'Packing and pedestal on, tightened evenly',
+      say: 'Packing as measured, sealant as in the sum or none, tighten evenly to torque.',
+      why: 'The finished drive must repeat what was measured.',
+      accept: 'Torque reached.',
+      ifSkipped: 'A leak, or a float changed by a film of sealant.',
+      tools: ['torque wrench'],
+      minutes: 6,
+      sets: ['gasket-fitted'],
+      needs: ['drive-oriented', 'packing-chosen'],
+      mustBeOff: ['gauge-washer-in'],
+      slots: [{ slot: 'torque', label: 'pedestal screws', quantity: 'torque', gauge: 'torque' }]
+    }),
+    drive.proveFloat({ id: 'prove', phase: CLOSE, needs: ['gasket-fitted'] }),
+    step({
+      id: 'aux',
+      phase: CLOSE,
+      title: 'Side drives in',
+      say: 'Oil and fit the speed drive, line its locking screw up with the groove, feel it turn.',
+      why: 'Side drives share this shaft.',
+      accept: 'Turns freely, locked.',
+      ifSkipped: 'A dry side gear, a leak.'
+    }),
+    step({
+      id: 'off',
+      phase: CLOSE,
+      title: 'Wheel and bar off, counted',
+      say: 'Take wheel, pointer wire and bar off, count everything.',
+      why: 'Whatever stays on the crank is thrown.',
+      accept: 'Count complete.',
+      ifSkipped: 'A thrown wheel.',
+      minutes: 4,
+      hazards: ['barring-tool', 'rotating'],
+      clears: ['degree-wheel-on', 'barring-tool-fitted'],
+      mustBeOff: ['probe-in', 'piston-stop-in', 'gauge-washer-in']
+    }),
+    shared.closeLog({ id: 'close', phase: CLOSE })
+  ]
+};

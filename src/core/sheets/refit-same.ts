@@ -1,0 +1,132 @@
+import * as drive from './drive-steps.ts';
+import * as fit from './fit-steps.ts';
+import * as shared from './shared-steps.ts';
+import { step, type RunSheet, type Step } from './types.ts';
+
+const SAFE = 'Make safe';
+const OUT = 'Mark and lift out';
+const IN = 'Let it down again';
+const PROVE = 'Time and prove';
+
+export const mapLeads = (u: Pick<Step, 'id' | 'phase'>): Step =>
+  step({
+    title: 'Cap and leads mapped',
+    say: 'Photograph and note which tower feeds which cylinder, where latch, plug and vacuum unit point.',
+    why: 'The lead map is the cheapest evidence of how it was.',
+    accept: 'The order read off the cap in the rotor\u2019s direction is the firing order.',
+    ifSkipped: 'Leads are rebuilt by guess.',
+    tools: ['camera', 'lead tags'],
+    hazards: ['hv-ignition'],
+    sets: ['leads-mapped'],
+    needs: ['battery-isolated'],
+    ...u
+  });
+
+/** The same distributor out and in again on an engine that is not turned meanwhile: matching marks. */
+export const refitSame: RunSheet = {
+  id: 'refit-same',
+  title: 'Refit the same distributor',
+  short: 'same distributor out and in',
+  begins: ['gear-meshed', 'distributor-seated', 'oil-drive-engaged'],
+  steps: [
+    shared.intake({
+      id: 'intake',
+      phase: SAFE,
+      values: ['firingOrder', 'rotorDirection', 'ratio', 'staticBtdc']
+    }),
+    step({
+      id: 'base-before',
+      phase: SAFE,
+      title: 'Timing read before it is touched',
+      say: 'If the engine runs, strobe it at idle with the hose off and plugged, then stop.',
+      why: 'A known figure from before is the best check afterwards.',
+      accept: 'Logged with its uncertainty.',
+      ifSkipped: 'Nothing proves that the refit restored what was.',
+      tools: ['strobe', 'tachometer'],
+      minutes: 10,
+      hazards: ['rotating', 'hot-surface'],
+      slots: [
+        {
+          slot: 'base-before',
+          label: 'timing before, strobe at idle',
+          quantity: 'timing',
+          gauge: 'strobe',
+          repeats: true
+        }
+      ]
+    }),
+    shared.makeSafe({ id: 'safe', phase: SAFE }),
+    mapLeads({ id: 'map', phase: SAFE }),
+    shared.barOn({ id: 'bar', phase: OUT }),
+    step({
+      id: 'to-one',
+      phase: OUT,
+      title: 'Number one to its compression reference',
+      say: 'Turn forward until the rotor comes to number one\u2019s tower and the mark to the reference.',
+      why: 'Any place would do, but this one also saves the job if the crank is moved later.',
+      accept: 'Rotor and mark agree.',
+      ifSkipped: 'If the place is lost, it is a fit from scratch.',
+      tools: ['bar', 'lamp'],
+      minutes: 8,
+      helper: 'advised',
+      hazards: ['barring-tool', 'rotating'],
+      needs: ['battery-isolated', 'leads-mapped'],
+      sets: ['crank-at-reference', 'compression-confirmed', 'slack-taken-up', 'cap-off']
+    }),
+    drive.witnessMarks({ id: 'marks', phase: OUT, needs: ['crank-at-reference'] }),
+    drive.withdraw({ id: 'out', phase: OUT }),
+    fit.pumpShaft({
+      id: 'pump-shaft',
+      phase: OUT,
+      say: 'Before it clears the bore, see that the pump shaft stays behind.'
+    }),
+    drive.coverOpenings({ id: 'cover', phase: OUT }),
+    drive.holdStill({ id: 'hold', phase: OUT }),
+    fit.sealOn({ id: 'seal', phase: IN }),
+    drive.leadRotor({ id: 'lead', phase: IN }),
+    fit.letDown({ id: 'in', phase: IN, surface: 'tooth' }),
+    fit.seated({ id: 'seat', phase: IN }),
+    step({
+      id: 'match',
+      phase: IN,
+      title: 'Both witness marks matched',
+      say: 'Turn the housing to its mark and read the rotor: it must be on its own.',
+      why: 'It restores the setting without measuring, and the rotor proves the tooth.',
+      accept: 'Both marks coincide within a line.',
+      ifSkipped: 'A tooth out hides behind a turned housing.',
+      minutes: 3,
+      needs: ['distributor-seated'],
+      sets: ['housing-indexed'],
+      slots: [
+        {
+          slot: 'rotor-now',
+          label: 'rotor now, bearing from above',
+          quantity: 'bearing',
+          gauge: 'eye',
+          required: true
+        },
+        {
+          slot: 'housing-now',
+          label: 'housing\u2019s datum now, bearing from above',
+          quantity: 'bearing',
+          gauge: 'eye'
+        }
+      ],
+      surface: 'witness'
+    }),
+    fit.clampSnug({ id: 'snug', phase: IN }),
+    fit.capOn({ id: 'cap', phase: IN }),
+    drive.traceLeads({ id: 'leads', phase: IN }),
+    fit.hoseOff({ id: 'hose', phase: PROVE }),
+    fit.strobeOn({ id: 'strobe-on', phase: PROVE }),
+    fit.nothingLeft({ id: 'sweep', phase: PROVE }),
+    fit.firstStart({ id: 'start', phase: PROVE }),
+    fit.strobeInitial({
+      id: 'strobe',
+      phase: PROVE,
+      say: 'At the same idle, hose plugged, read the mark and compare with the figure from before.'
+    }),
+    fit.clampFinal({ id: 'clamp-final', phase: PROVE }),
+    shared.closeLog({ id: 'close', phase: PROVE })
+  ]
+};

@@ -1,0 +1,202 @@
+import * as drive from './drive-steps.ts';
+import * as shared from './shared-steps.ts';
+import { step, type RunSheet } from './types.ts';
+
+const SAFE = 'Make safe';
+const CHECK = 'Check the gear';
+const FIT = 'Fit the gear';
+const TRY = 'Try it in the engine';
+const CLOSE = 'Close';
+
+/** A drive gear replaced: the right gear, at the right height, on the right index, deep enough and not too deep. */
+export const regear: RunSheet = {
+  id: 'regear',
+  title: 'Replace the drive gear',
+  short: 'drive gear: dimension, contact, depth',
+  begins: ['distributor-out'],
+  steps: [
+    shared.intake({
+      id: 'intake',
+      phase: SAFE,
+      say: 'Check installed dimension, float, engagement, and what the camshaft\u2019s gear is made of.',
+      values: ['gearTeeth', 'ratio', 'floatMinMm', 'floatMaxMm', 'minEngagementMm']
+    }),
+    shared.makeSafe({ id: 'safe', phase: SAFE }),
+    drive.coverOpenings({ id: 'cover', phase: SAFE }),
+    step({
+      id: 'index',
+      phase: CHECK,
+      title: 'Rotor against teeth logged',
+      say: 'See whether a tooth or a gap stands under the rotor\u2019s tip; mark it and photograph it before the pin moves.',
+      why: 'With an odd count of teeth, half a turn of the gear moves the teeth by half a pitch.',
+      accept: 'Logged.',
+      ifSkipped: 'The rotor misses its place by half a tooth.',
+      minutes: 4,
+      sets: ['gear-index-logged'],
+      choices: [
+        {
+          id: 'under-tip',
+          question: 'Under the rotor\u2019s tip stands',
+          options: [
+            { id: 'tooth', label: 'a tooth' },
+            { id: 'gap', label: 'a gap' },
+            { id: 'between', label: 'in between' }
+          ]
+        }
+      ]
+    }),
+    drive.compareGears({ id: 'compare', phase: CHECK }),
+    step({
+      id: 'pin-out',
+      phase: FIT,
+      title: 'Pin out, gear off',
+      say: 'Bed the gear on a firm cradle, drive the pin with the right punch, pull the gear.',
+      why: 'The shaft must not bend and the pin must not spread.',
+      accept: 'Pin out, shaft straight.',
+      ifSkipped: 'A bent shaft, a burred bore.',
+      tools: ['cradle', 'pin punch', 'puller'],
+      minutes: 10,
+      hazards: ['flying'],
+      needs: ['gear-index-logged'],
+      sets: ['gear-off']
+    }),
+    step({
+      id: 'dimension',
+      phase: FIT,
+      title: 'Installed dimension set',
+      say: 'With the shaft on its running side, measure from the mounting face to the lower gear face.',
+      why: 'Depth decides where on the tooth the contact lies.',
+      accept: 'Inside its limits.',
+      ifSkipped: 'Contact at the edge of the tooth.',
+      tools: ['height gauge'],
+      minutes: 6,
+      needs: ['gear-material-ok'],
+      slots: [
+        {
+          slot: 'dimension',
+          label: 'mounting face to lower gear face',
+          quantity: 'length',
+          gauge: 'depth',
+          repeats: true
+        }
+      ],
+      surface: 'gears'
+    }),
+    step({
+      id: 'fix',
+      phase: FIT,
+      title: 'Dimension and float corrected',
+      say: 'Try the change on the drawing first, then take the shims that bring both into their limits.',
+      why: 'One is easily cured by spoiling the other.',
+      accept: 'Dimension and float both inside their limits.',
+      ifSkipped: 'One wrong figure traded for another.',
+      tools: ['shims'],
+      minutes: 25,
+      hazards: ['machining'],
+      needs: ['gear-off'],
+      slots: [{ slot: 'float', label: 'float at the gear, before', quantity: 'length', gauge: 'dial', repeats: true }],
+      school: 'gear-fix',
+      takes: 'shim',
+      surface: 'stack'
+    }),
+    step({
+      id: 'turned',
+      phase: FIT,
+      title: 'Turn of the gear on its shaft worked out',
+      say: 'If the gear goes on turned, or the hole is drilled anew, type by how much the shaft is turned in it, clockwise from above.',
+      why: 'Whole teeth change nothing; the rest shifts the rotor against the teeth.',
+      accept: 'The shift is known before the pin goes in.',
+      ifSkipped: 'Room to turn the housing is lost.',
+      minutes: 2,
+      slots: [{ slot: 'gear-turned', label: 'shaft turned in the gear, clockwise', quantity: 'angle', gauge: 'eye' }],
+      surface: 'gears'
+    }),
+    step({
+      id: 'pin-in',
+      phase: FIT,
+      title: 'Gear pinned',
+      say: 'Tapered end first, gear supported, flush or as drawn; stake it only if the data sheet says so.',
+      why: 'The pin is the only lock.',
+      accept: 'Flush and tight.',
+      ifSkipped: 'The pin shears or walks out.',
+      tools: ['punch', 'cradle'],
+      minutes: 6,
+      hazards: ['flying'],
+      needs: ['gear-index-logged'],
+      sets: ['gear-pinned'],
+      clears: ['gear-off']
+    }),
+    drive.proveFloat({
+      id: 'float',
+      phase: FIT,
+      title: 'Float read on the bench',
+      say: 'Push and pull the gear\u2019s end, not the advance plate.',
+      needs: ['gear-pinned'],
+      sets: ['float-verified', 'dist-float-known']
+    }),
+    step({
+      id: 'bottom',
+      phase: TRY,
+      title: 'Does it bottom?',
+      say: 'Let it down without gasket, read the float loose, then with the clamp tight.',
+      why: 'The clamp can hide that the drive stands on the pump.',
+      accept: 'No float is lost by clamping.',
+      ifSkipped: 'Pump thrust face, gear and cam suffer.',
+      tools: ['dial indicator', 'blades'],
+      minutes: 6,
+      hazards: ['pinch'],
+      needs: ['gear-pinned', 'openings-covered'],
+      sets: ['bottoming-ok'],
+      slots: [
+        { slot: 'float-loose', label: 'float, clamp loose', quantity: 'length', gauge: 'dial', required: true },
+        { slot: 'float-tight', label: 'float, clamp tight', quantity: 'length', gauge: 'dial', required: true }
+      ],
+      surface: 'stack'
+    }),
+    shared.barOn({ id: 'bar', phase: TRY }),
+    drive.readContact({ id: 'contact', phase: TRY, needs: ['bottoming-ok', 'battery-isolated'] }),
+    step({
+      id: 'adjust',
+      phase: TRY,
+      title: 'Height corrected',
+      say: 'Raise by spacer or gasket, lower by turning the collar down, in small cuts; try each on the drawing first.',
+      why: 'The contact moves by as much as the drive does, and a cut has no way back.',
+      accept: 'What was tried on the drawing leaves nothing out of its limits.',
+      ifSkipped: 'A new bottoming, a lost engagement.',
+      tools: ['lathe'],
+      minutes: 30,
+      hazards: ['machining'],
+      school: 'gear-fix',
+      surface: 'stack'
+    }),
+    drive.readContact({
+      id: 'contact-after',
+      phase: TRY,
+      title: 'Contact read again',
+      say: 'The same again after the correction: the pair is kept on the card.',
+      needs: ['battery-isolated'],
+      sets: ['pattern-read']
+    }),
+    drive.measureDepth({ id: 'depth', phase: TRY }),
+    step({
+      id: 'note',
+      phase: CLOSE,
+      title: 'What changes the height is noted',
+      say: 'Note gasket, spacers, milled faces, so that later top-end work checks the depth again.',
+      why: 'A later gasket undoes the work.',
+      accept: 'Noted.',
+      minutes: 3
+    }),
+    step({
+      id: 'off',
+      phase: CLOSE,
+      title: 'Bar off, counted',
+      say: 'Take the bar off and count the tools.',
+      why: 'Whatever stays on the crank is thrown.',
+      minutes: 2,
+      hazards: ['barring-tool'],
+      clears: ['barring-tool-fitted']
+    }),
+    shared.closeLog({ id: 'close', phase: CLOSE })
+  ]
+};

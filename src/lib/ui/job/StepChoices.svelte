@@ -1,0 +1,56 @@
+<script lang="ts">
+  import type { StepChoice } from '$core/sheets/types.ts';
+  import type { JobSession } from './session.svelte.ts';
+
+  /** What a step asks and is answered with one of a few words; each answer is an event, the last one counts. */
+  let { session, choices }: { session: JobSession; choices: StepChoice[] } = $props();
+  const chosen = $derived(session.state.replayed.chosen);
+</script>
+
+{#each choices as c (c.id)}
+  <fieldset>
+    <legend>{c.question}</legend>
+    <div>
+      {#each c.options as o (o.id)}
+        <button
+          aria-pressed={chosen.get(c.id) === o.id}
+          onclick={() => session.say({ kind: 'choose', school: c.id, option: o.id })}>{o.label}</button
+        >
+      {/each}
+    </div>
+  </fieldset>
+{/each}
+
+<style>
+  fieldset {
+    margin: 0 0 10px;
+  }
+  legend {
+    padding: 0;
+    font-size: 13.5px;
+    color: var(--ink-2);
+  }
+  div {
+    display: flex;
+    flex-wrap: wrap;
+    margin-top: 3px;
+    border: 1.5px solid var(--ink);
+    width: fit-content;
+  }
+  button {
+    min-height: 44px;
+    padding: 6px 13px;
+    border: 0;
+    border-right: 1px solid var(--rule);
+    background: none;
+    cursor: pointer;
+  }
+  button:last-child {
+    border-right: 0;
+  }
+  button[aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--sheet);
+    font-weight: 620;
+  }
+</style>

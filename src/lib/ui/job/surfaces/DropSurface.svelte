@@ -1,0 +1,105 @@
+<script lang="ts">
+  import type { Reading } from '$core/job/replay.ts';
+  import { turnWord } from '$core/job/words.ts';
+  import { listOf } from '$core/sheets/engine.ts';
+  import type { Prefs } from '$lib/prefs.ts';
+  import Cap from '../../instruments/cap/Cap.svelte';
+  import PumpDrive from '../../instruments/cap/PumpDrive.svelte';
+  import type { ReadingLine } from '../line.svelte.ts';
+  import type { JobSession } from '../session.svelte.ts';
+  import Readings from './Readings.svelte';
+
+  interface Props {
+    session: JobSession;
+    stepId: string;
+    line: ReadingLine;
+    prefs: Prefs;
+    onamend: (r: Reading) => void;
+  }
+  let { session, stepId, line, prefs, onamend }: Props = $props();
+  const t = $derived(session.state.drive.tooth);
+  const order = $derived(listOf(session.engine, 'firingOrder'));
+  const e = $derived(t.engage);
+  const range = $derived(t.symmetryDeg === null ? null : t.symmetryDeg / t.ratio);
+  const fits = $derived(t.symmetryDeg === null ? null : Math.round(360 / t.symmetryDeg));
+</script>
+
+<div class="fig">
+  {#if order && t.rotor}
+    <Cap
+      {order}
+      rotor={t.rotor}
+      ratio={t.ratio}
+      firingDeg={listOf(session.engine, 'firingOffsets')}
+      firstBearing={t.rotorTargetDeg}
+      rotorBearing={t.observed?.bearingDeg ?? null}
+      also={t.tang && t.slot ? `tang at ${t.tang.value.toFixed(0)} degrees, slot at ${t.slot.value.toFixed(0)}` : ''}
+    >
+      <PumpDrive tang={t.tang?.value ?? null} pumpSlot={t.slot?.value ?? null} symmetryDeg={t.symmetryDeg} />
+    </Cap>
+  {/if}
+  <div>
+    <Readings {session} {stepId} {line} {prefs} {onamend} />
+    {#if e}
+      <dl data-testid="drop">
+        {#if e.aligned}
+          <dt>Slot and tang</dt>
+          <dd>line up: let it down</dd>
+        {:else}
+          <dt>Either turn the pump’s slot</dt>
+          <dd>{Math.abs(e.slotTurnDeg).toFixed(1)}° {turnWord(e.slotTurn as 'cw' | 'ccw')}</dd>
+          <dt>or turn the crank forward until it drops</dt>
+          <dd>{e.crankToDropDeg.toFixed(1)}°</dd>
+          <dt>and on to the setting</dt>
+          <dd>{e.crankToTargetDeg.toFixed(1)}°</dd>
+          <dt>in all</dt>
+          <dd>{e.totalCrankDeg.toFixed(1)}°</dd>
+        {/if}
+      </dl>
+    {/if}
+    {#if fits !== null && range !== null}
+      <p class="note">
+        This drive fits {fits === 1 ? 'one way only' : `${fits} ways`}: it must drop within {range.toFixed(0)}° of the
+        crank.
+        <b>Beyond that, stop: something else holds it up.</b> Never pull it down with the clamp.
+      </p>
+    {/if}
+  </div>
+</div>
+
+<style>
+  .fig {
+    display: grid;
+    grid-template-columns: minmax(290px, 0.9fr) minmax(0, 1fr);
+    gap: 24px;
+    align-items: start;
+  }
+  dl {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    margin-top: 12px;
+    border-top: 1.5px solid var(--ink);
+  }
+  dt,
+  dd {
+    padding: 6px 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  dt {
+    color: var(--ink-2);
+  }
+  dd {
+    font-weight: 640;
+    text-align: right;
+  }
+  .note {
+    margin: 10px 0;
+    font-size: 14px;
+    max-width: 50ch;
+  }
+  @media (max-width: 620px) {
+    .fig {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

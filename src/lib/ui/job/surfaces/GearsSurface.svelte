@@ -1,0 +1,142 @@
+<script lang="ts">
+  import type { Reading } from '$core/job/replay.ts';
+  import { gearFinding } from '$core/job/drive/gear-work.ts';
+  import type { Prefs } from '$lib/prefs.ts';
+  import Hands from '../../instruments/tooth/Hands.svelte';
+  import { lengthText } from '../../units.ts';
+  import Verdict from '../../primitives/Verdict.svelte';
+  import type { ReadingLine } from '../line.svelte.ts';
+  import type { JobSession } from '../session.svelte.ts';
+  import Readings from './Readings.svelte';
+
+  interface Props {
+    session: JobSession;
+    stepId: string;
+    line: ReadingLine;
+    prefs: Prefs;
+    onamend: (r: Reading) => void;
+  }
+  let { session, stepId, line, prefs, onamend }: Props = $props();
+  const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
+  const g = $derived(session.state.drive.gears);
+  const len = $derived(lengthText(prefs));
+  const compares = $derived(step.slots.some((s) => s.slot === 'new-teeth'));
+  const sign = { same: '✓ same', differs: '× differs', unknown: '? not known' };
+  const severity = { stop: 'Stop', warn: 'Look', note: 'Note' };
+</script>
+
+<div class="fig">
+  <div>
+    <Readings {session} {stepId} {line} {prefs} {onamend} />
+    {#if step.slots.some((s) => s.slot === 'dimension') && g.dimension}
+      <p class="big">{len(g.dimension.value, 2)} <small>± {len(2 * g.dimension.u, 2)}</small></p>
+      <p class="note">
+        {#if g.dimension.verdict}<Verdict state={g.dimension.verdict.state} size={15} /> of {g.dimension.minMm ?? '…'} to
+          {g.dimension.maxMm ?? '…'} mm{:else}No limits for it on the data sheet: nothing is judged.{/if}
+      </p>
+    {/if}
+    {#if step.slots.some((s) => s.slot === 'gear-turned') && g.reindex}
+      <dl>
+        <dt>One tooth is</dt>
+        <dd>{g.reindex.pitchDeg.toFixed(2)}°</dd>
+        <dt>Rotor against teeth</dt>
+        <dd>
+          {Math.abs(g.reindex.rotorShiftDeg).toFixed(2)}°
+          {g.reindex.rotorShiftDeg === 0 ? '' : g.reindex.rotorShiftDeg > 0 ? 'clockwise' : 'anticlockwise'}
+        </dd>
+        <dt>At the crank</dt>
+        <dd>{Math.abs(g.reindex.crankDeg).toFixed(2)}°</dd>
+      </dl>
+      <p class="note">
+        The housing has to make up for the shift: see that it has the room. Half a turn with an odd count of teeth
+        shifts by half a tooth.
+      </p>
+    {/if}
+  </div>
+  {#if compares}
+    <div>
+      <table>
+        <caption class="only-read">Old gear against new gear</caption>
+        <thead><tr><th></th><th class="n">old</th><th class="n">new</th><th></th></tr></thead>
+        <tbody>
+          {#each g.rows as r (r.label)}
+            <tr>
+              <td>{r.label}</td><td class="n">{r.old ?? 'not known'}</td><td class="n">{r.fresh ?? 'not known'}</td>
+              <td class={r.state}>{r.label.startsWith('Cam') ? '' : sign[r.state]}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+      {#if g.lacks.length}<p class="note">Nothing is assumed. Still to be known: {g.lacks.join(', ')}.</p>{/if}
+      {#if g.findings}
+        <ul>
+          {#each g.findings as f (f.code)}<li class={f.severity}>
+              <b>{severity[f.severity]}.</b>
+              {gearFinding(f)}
+            </li>{/each}
+        </ul>
+      {/if}
+      <Hands />
+    </div>
+  {/if}
+</div>
+
+<style>
+  .fig {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+    gap: 24px;
+    align-items: start;
+  }
+  .big {
+    font-stretch: 76%;
+    font-weight: 640;
+    font-size: 44px;
+    margin-top: 10px;
+  }
+  small {
+    font-size: 20px;
+    color: var(--ink-2);
+  }
+  .note {
+    font-size: 14px;
+    color: var(--ink-2);
+    margin: 8px 0;
+    max-width: 52ch;
+  }
+  .same {
+    color: var(--in);
+  }
+  .differs {
+    color: var(--out);
+    font-weight: 640;
+  }
+  .unknown {
+    color: var(--unsure);
+  }
+  li {
+    padding: 4px 0;
+  }
+  .stop {
+    color: var(--out);
+    font-weight: 600;
+  }
+  dl {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    margin-top: 10px;
+    border-top: 1.5px solid var(--ink);
+  }
+  dt,
+  dd {
+    padding: 6px 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  dt {
+    color: var(--ink-2);
+  }
+  dd {
+    font-weight: 640;
+    text-align: right;
+  }
+</style>

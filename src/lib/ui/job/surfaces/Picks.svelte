@@ -1,0 +1,122 @@
+<script lang="ts">
+  import type { Step } from '$core/sheets/types.ts';
+  import { pickPlan } from '$core/job/drive/picks.ts';
+  import { partsTaken } from '$core/job/drive/taken.ts';
+  import { percent } from '$core/job/words.ts';
+  import type { Prefs } from '$lib/prefs.ts';
+  import Verdict from '../../primitives/Verdict.svelte';
+  import { lengthText } from '../../units.ts';
+  import type { JobSession } from '../session.svelte.ts';
+  import type { JobView } from '../view.svelte.ts';
+
+  interface Props {
+    session: JobSession;
+    view: JobView;
+    step: Step;
+    prefs: Prefs;
+    /** the thickness of a pick that is looked at, to show in the drawing before it is taken; null for none */
+    onlook?: (mm: number | null) => void;
+  }
+  let { session, view, step, prefs, onlook }: Props = $props();
+  const kind = $derived(step.takes!);
+  const len = $derived(lengthText(prefs));
+  const taken = $derived(partsTaken(session.state.replayed, kind));
+  // what is on the job already counts as in the tray: a pick is of all that could be under the drive
+  const stock = $derived(
+    session.stock.map((s) => ({ ...s, count: s.count + taken.filter((t) => t.id === s.id).length }))
+  );
+  const plan = $derived(pickPlan(session.state, kind, stock));
+  const nameOf = (id: string) => stock.find((s) => s.id === id)?.name ?? id;
+  const names = (ids: string[]) => (ids.length ? ids.map(nameOf).join(' + ') : `no ${kind}`);
+  const same = (ids: string[]) =>
+    [...ids].sort().join() ===
+    taken
+      .map((t) => t.id)
+      .sort()
+      .join();
+  const low = $derived(session.stock.filter((s) => s.kind === kind && s.count <= s.low));
+
+  function take(ids: string[]) {
+    onlook?.(null);
+    session.say({ kind: 'take', step: step.id, part: kind, items: ids });
+  }
+  function takeBest() {
+    const first = plan?.picks[0];
+    if (first && !same(first.ids)) take(first.ids);
+  }
+  $effect(() => {
+    view.keys = { t: { name: 'take the best pick', act: takeBest } };
+    return () => (view.keys = {});
+  });
+</script>
+
+{#if taken.length}
+  <p class="taken" role="status">
+    <b>On this job: {taken.map((t) => t.name).join(' + ')}</b>
+    <button class="link" onclick={() => take([])}>Put back</button>
+  </p>
+{/if}
+{#if plan}
+  <table>
+    <caption class="only-read">Picks from the tray, best first</caption>
+    <thead><tr><th>{kind}</th><th class="n">{plan.resultName}</th><th>chance in limits</th><th></th></tr></thead>
+    <tbody>
+      {#each plan.picks as p, k (p.ids.join())}
+        <tr class:first={k === 0} onpointerenter={() => onlook?.(p.sumMm)} onpointerleave={() => onlook?.(null)}>
+          <td
+            ><b>{names(p.ids)}</b>
+            <div class="quiet small">{len(p.sumMm, 3)}</div></td
+          >
+          <td class="n"
+            >{len(p.resultMm, 3)}
+            <div class="quiet small">± {len(2 * p.uMm, 3)}</div></td
+          >
+          <td
+            ><Verdict state={p.verdict.state} size={14} />
+            <div class="quiet small">{percent(p.verdict.pInSpec)}</div></td
+          >
+          <td class="n">
+            {#if same(p.ids)}<span class="quiet">taken</span>{:else}
+              <button
+                class="button"
+                class:first={k === 0}
+                onfocus={() => onlook?.(p.sumMm)}
+                onblur={() => onlook?.(null)}
+                onclick={() => take(p.ids)}
+                >Take{#if k === 0}&nbsp;<kbd>T</kbd>{/if}</button
+              >{/if}
+          </td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  <p class="note">
+    Wanted: {plan.idealMm > 0 ? `${len(plan.idealMm, 3)} of ${kind}` : `no ${kind}`}.
+    {#if plan.cutToMm !== null}<b>Nothing in the tray is surely in limits: cut one to {len(plan.cutToMm, 3)}.</b>{/if}
+    {#if low.length}Running out: {low.map((s) => `${s.name} (${s.count} left)`).join(', ')}.{/if}
+  </p>
+{:else}
+  <p class="quiet">What to take follows once it is measured what there is to fill.</p>
+{/if}
+
+<style>
+  .taken {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 14px;
+    margin: 4px 0 10px;
+    padding: 8px 0 8px 10px;
+    border-left: 4px solid var(--in);
+  }
+  td .button {
+    min-height: 44px;
+  }
+  .note {
+    margin: 8px 0;
+    font-size: 14px;
+    color: var(--ink-2);
+  }
+  .note b {
+    color: var(--ink);
+  }
+</style>

@@ -1,0 +1,169 @@
+<script lang="ts">
+  import type { Reading } from '$core/job/replay.ts';
+  import { lastPatch } from '$core/job/drive/drive-words.ts';
+  import { NO_TRIAL, whatIf, type Trial } from '$core/job/drive/what-if.ts';
+  import { fixed } from '$core/units/format.ts';
+  import type { Prefs } from '$lib/prefs.ts';
+  import StackDrawing, { type Mark } from '../../instruments/stack/StackDrawing.svelte';
+  import Verdict from '../../primitives/Verdict.svelte';
+  import { lengthText } from '../../units.ts';
+  import type { ReadingLine } from '../line.svelte.ts';
+  import type { JobSession } from '../session.svelte.ts';
+  import type { JobView } from '../view.svelte.ts';
+  import Picks from './Picks.svelte';
+  import Readings from './Readings.svelte';
+  import TryOut from './TryOut.svelte';
+
+  interface Props {
+    session: JobSession;
+    view: JobView;
+    stepId: string;
+    line: ReadingLine;
+    prefs: Prefs;
+    onamend: (r: Reading) => void;
+  }
+  let { session, view, stepId, line, prefs, onamend }: Props = $props();
+
+  const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
+  const work = $derived(session.state.drive.stack);
+  const patch = $derived(lastPatch(session.state));
+  const len = $derived(lengthText(prefs));
+  let trial = $state<Trial>({ ...NO_TRIAL });
+  /** a pick looked at before it is taken */
+  let looked = $state<number | null>(null);
+  const tried = $derived(looked === null ? trial : { ...trial, packingMm: looked - (work.packingMm?.value ?? 0) });
+  const changed = $derived(tried.packingMm !== 0 || !tried.gasket || tried.collarMm !== 0 || tried.shimMm !== 0);
+  const lines = $derived(whatIf(session.engine, work, patch, tried));
+  const of = (key: string) => lines.find((l) => l.key === key) ?? null;
+  const text = (key: string) => {
+    const l = of(key)!;
+    return l.u === null ? len(l.then, 3) : `${len(l.then, 3)} ± ${len(2 * l.u, 3)}`;
+  };
+  const underMm = $derived((work.packingMm?.value ?? 0) + tried.packingMm);
+  const gasketMm = $derived(tried.gasket ? (work.gasket?.value ?? 0) : 0);
+  const moves = (l: { now: number; then: number }) => Math.abs(l.then - l.now) > 1e-9;
+  const marks = $derived.by((): Mark[] => {
+    const out: Mark[] = [];
+    const add = (key: Mark['key'], label: string, from: string) => {
+      const l = of(from);
+      if (l) out.push({ key, label, value: text(from), state: l.stateThen, trial: moves(l) });
+    };
+    add('float', 'end float', 'float');
+    if (underMm > 0 || gasketMm > 0)
+      out.push({
+        key: 'under',
+        label: underMm > 0 ? 'packing' : 'gasket',
+        value: underMm > 0 ? len(underMm, 3) : len(gasketMm, 2),
+        state: null,
+        trial: tried.packingMm !== 0
+      });
+    add('engagement', 'oil-pump drive engaged', 'engagement');
+    add('clearance', 'left before it bottoms', 'clearance');
+    const c = of('patch');
+    if (c)
+      out.push({
+        key: 'patch',
+        label: 'contact, centre of the tooth',
+        value: `${c.then.toFixed(0)} %`,
+        state: c.stateThen,
+        trial: moves(c)
+      });
+    return out;
+  });
+  const band = $derived.by(() => {
+    const c = of('patch');
+    if (!c || !patch?.pattern) return null;
+    const half = patch.pattern.lengthFraction / 2;
+    return { low: Math.max(0, c.then / 100 - half), high: Math.min(1, c.then / 100 + half) };
+  });
+  const figure = (l: { unit: string }, x: number) =>
+    l.unit === 'mm' ? len(x, 3) : l.unit === 'deg' ? `${fixed(x, 2)}°` : `${fixed(x, 0)} %`;
+</script>
+
+<div class="fig">
+  <StackDrawing
+    kind={work.kind}
+    shape={{
+      floatMm: of('float')?.then ?? null,
+      packingMm: Math.max(0, underMm),
+      gasketMm,
+      engagementMm: of('engagement')?.then ?? null,
+      clearanceMm: of('clearance')?.then ?? null
+    }}
+    patch={band}
+    {marks}
+    washerIn={session.state.flags.has('gauge-washer-in')}
+  />
+  <div>
+    <Readings {session} {stepId} {line} {prefs} {onamend} />
+    {#if step.slots.some((s) => s.slot === 'gap') && work.tiltMm !== null}
+      <p class="note">
+        {work.tiltMm > 0.04 ? 'The face is tilted' : 'Places agree'}: {len(work.tiltMm, 3)} between the widest and the narrowest
+        gap.
+      </p>
+    {/if}
+    {#if step.takes}<Picks {session} {view} {step} {prefs} onlook={(mm) => (looked = mm)} />{/if}
+  </div>
+</div>
+
+{#if lines.length}
+  <table class="lines">
+    <caption class="only-read">What the stack comes to{changed ? ', with the trial' : ''}</caption>
+    <thead
+      ><tr
+        ><th>figure</th><th class="n">as it is</th>{#if changed}<th class="n">with the trial</th>{/if}<th>limit</th><th
+          >{changed ? 'verdict with the trial' : 'verdict'}</th
+        ></tr
+      ></thead
+    >
+    <tbody>
+      {#each lines as l (l.key)}
+        <tr>
+          <td>{l.label}</td>
+          <td class="n">{figure(l, l.now)}{l.u === null ? '' : ` ± ${len(2 * l.u, 3)}`}</td>
+          {#if changed}<td class="n then">{moves(l) ? figure(l, l.then) : 'same'}</td>{/if}
+          <td class="quiet">{l.limit}</td>
+          <td>
+            {#if l.stateThen}<Verdict state={l.stateThen} size={14} />{/if}
+            {#if l.fallsOut}<b class="falls">newly out</b>{/if}
+          </td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  <TryOut bind:trial kind={work.kind} {changed} onclear={() => ((trial = { ...NO_TRIAL }), (looked = null))} {prefs} />
+{:else}
+  <p class="quiet">The figures of the drive appear here as they are measured.</p>
+{/if}
+
+<style>
+  .fig {
+    display: grid;
+    grid-template-columns: minmax(300px, 1fr) minmax(0, 1fr);
+    gap: 24px;
+    align-items: start;
+  }
+  .note {
+    margin: 8px 0;
+    font-size: 14px;
+    color: var(--ink-2);
+  }
+  .lines {
+    margin-top: 12px;
+  }
+  .then {
+    color: var(--predicted);
+    font-weight: 620;
+    text-decoration: underline dashed;
+    text-underline-offset: 4px;
+  }
+  .falls {
+    color: var(--out);
+    margin-left: 6px;
+  }
+  @media (max-width: 620px) {
+    .fig {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,90 @@
+<script lang="ts">
+  import type { Reading } from '$core/job/replay.ts';
+  import { choiceOf, listOf, numberOf } from '$core/sheets/engine.ts';
+  import { formatClock } from '$core/units/format.ts';
+  import type { Prefs } from '$lib/prefs.ts';
+  import Cap from '../../instruments/cap/Cap.svelte';
+  import ToothTicks from '../../instruments/cap/ToothTicks.svelte';
+  import type { ReadingLine } from '../line.svelte.ts';
+  import type { JobSession } from '../session.svelte.ts';
+  import Readings from './Readings.svelte';
+
+  interface Props {
+    session: JobSession;
+    stepId: string;
+    line: ReadingLine;
+    prefs: Prefs;
+    onamend: (r: Reading) => void;
+  }
+  let { session, stepId, line, prefs, onamend }: Props = $props();
+  const rows = $derived(session.state.drive.witness);
+  const order = $derived(listOf(session.engine, 'firingOrder'));
+  const rotor = $derived(choiceOf(session.engine, 'rotorDirection') as 'cw' | 'ccw' | undefined);
+  const mark = $derived(rows[0]!.before?.value ?? null);
+  const now = $derived(rows[0]!.after?.value ?? null);
+</script>
+
+<div class="fig">
+  {#if order && rotor}
+    <Cap
+      {order}
+      {rotor}
+      ratio={numberOf(session.engine, 'ratio') ?? 0.5}
+      firingDeg={listOf(session.engine, 'firingOffsets')}
+      firstBearing={mark}
+      rotorBearing={now ?? mark}
+    >
+      <ToothTicks
+        teeth={[]}
+        best={mark}
+        housing={rows[1]!.after?.value ?? rows[1]!.before?.value ?? null}
+        start={null}
+      />
+    </Cap>
+  {/if}
+  <div>
+    <Readings {session} {stepId} {line} {prefs} {onamend} />
+    <table>
+      <caption class="only-read">Witness marks before and now</caption>
+      <thead><tr><th>mark</th><th class="n">before</th><th class="n">now</th></tr></thead>
+      <tbody>
+        {#each rows as r (r.what)}
+          <tr>
+            <td
+              >{r.what}{#if r.meaning}<div class="quiet small">{r.meaning}</div>{/if}</td
+            >
+            <td class="n">{r.before ? `${r.before.value.toFixed(0)}° (${formatClock(r.before.value)})` : 'not made'}</td
+            >
+            <td class="n">{r.after ? `${r.after.value.toFixed(0)}°` : '–'}</td>
+          </tr>
+        {/each}
+        <tr
+          ><td>Firing order, rotor</td><td class="n" colspan="2"
+            >{order?.join('-') ?? 'not known'}, {rotor === 'cw'
+              ? 'clockwise'
+              : rotor === 'ccw'
+                ? 'anticlockwise'
+                : 'direction not known'}</td
+          ></tr
+        >
+      </tbody>
+    </table>
+  </div>
+</div>
+
+<style>
+  .fig {
+    display: grid;
+    grid-template-columns: minmax(290px, 0.9fr) minmax(0, 1fr);
+    gap: 24px;
+    align-items: start;
+  }
+  table {
+    margin-top: 12px;
+  }
+  @media (max-width: 620px) {
+    .fig {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,112 @@
+<script lang="ts">
+  import { enhance } from '$app/forms';
+  import type { StockItem } from '$core/job/index.ts';
+  import type { LengthText } from '$core/job/words.ts';
+
+  /** Parts of the tray by kind, with what is left and what is running out; a count changes by what came or went. */
+  let { stock, len }: { stock: StockItem[]; len: LengthText } = $props();
+  const groups = [
+    { kind: 'packing', title: 'Packings' },
+    { kind: 'shim', title: 'Shims' },
+    { kind: 'ring', title: 'Thrust rings' },
+    { kind: 'gasket', title: 'Gaskets' },
+    { kind: 'spring', title: 'Springs' },
+    { kind: 'stop', title: 'Stops' }
+  ] as const;
+  let moving = $state<string | null>(null);
+  const measure = (s: StockItem) =>
+    s.kind === 'spring'
+      ? `${s.rateNPerMm!.toFixed(2)} N/mm`
+      : s.kind === 'stop'
+        ? `${s.deg!.toFixed(0)}° of the crank`
+        : len(s.thicknessMm!, 3);
+  const doubt = (s: StockItem) =>
+    s.kind === 'spring'
+      ? `${s.preloadN!.toFixed(2)} N at rest`
+      : s.kind === 'stop'
+        ? ''
+        : `± ${len(2 * (s.uMm ?? 0), 3)}`;
+</script>
+
+{#each groups as g (g.kind)}
+  {@const mine = stock.filter((s) => s.kind === g.kind)}
+  {#if mine.length}
+    <h2>{g.title}</h2>
+    <table>
+      <caption class="only-read">{g.title} in the tray</caption>
+      <thead><tr><th>name</th><th class="n">measures</th><th class="n"></th><th class="n">left</th><th></th></tr></thead
+      >
+      <tbody>
+        {#each mine as s (s.id)}
+          <tr>
+            <td class="strong">{s.name}</td>
+            <td class="n">{measure(s)}</td>
+            <td class="n quiet">{doubt(s)}</td>
+            <td class="n" class:low={s.count <= s.low}
+              >{s.count}{s.count === 0 ? ', none left' : s.count <= s.low && s.low > 0 ? ', running out' : ''}</td
+            >
+            <td class="n"
+              ><button class="link" onclick={() => (moving = moving === s.id ? null : s.id)}>came or went</button></td
+            >
+          </tr>
+          {#if moving === s.id}
+            <tr
+              ><td colspan="5">
+                <form
+                  method="post"
+                  action="?/move"
+                  use:enhance={() =>
+                    async ({ update }) => {
+                      await update();
+                      moving = null;
+                    }}
+                >
+                  <input type="hidden" name="item" value={s.id} />
+                  <label
+                    >by <input class="field short" name="change" type="number" required placeholder="+2 or -1" /></label
+                  >
+                  <label
+                    >because <input
+                      class="field"
+                      name="reason"
+                      required
+                      placeholder="bought, cut, thrown away"
+                    /></label
+                  >
+                  <button class="button">Note it</button>
+                </form>
+              </td></tr
+            >
+          {/if}
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+{/each}
+
+<style>
+  h2 {
+    margin: 16px 0 4px;
+  }
+  .strong {
+    font-weight: 600;
+  }
+  .low {
+    color: var(--unsure);
+    font-weight: 640;
+  }
+  form {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 14px;
+    align-items: center;
+  }
+  label {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+  }
+  .short {
+    width: 110px;
+  }
+</style>

@@ -1,0 +1,93 @@
+<script lang="ts">
+  import { enhance } from '$app/forms';
+  import { springRate } from '$core/curves/spring-rate.ts';
+  import { toBase, unitsOf, type Unit } from '$core/units/units.ts';
+
+  let { sent, unit: first }: { sent: Record<string, string>; unit: Unit } = $props();
+  // svelte-ignore state_referenced_locally
+  let unit = $state<string>(sent.unit ?? first);
+  // svelte-ignore state_referenced_locally
+  let rows = $state([0, 1, 2].map((k) => ({ mass: sent[`mass-${k}`] ?? '', length: sent[`length-${k}`] ?? '' })));
+  // svelte-ignore state_referenced_locally
+  let installed = $state(sent.installed ?? '');
+  const number = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));
+  const mm = (text: string) => toBase(number(text), unit as Unit);
+  /** the rating as it will be, while it is typed: the server works it out again */
+  const rated = $derived.by(() => {
+    const loads = rows
+      .map((r) => ({ massG: number(r.mass), lengthMm: mm(r.length) }))
+      .filter((l) => l.massG > 0 && l.lengthMm > 0);
+    const at = mm(installed);
+    if (loads.length < 2) return null;
+    const out = springRate({ loads, ...(at > 0 ? { installedLengthMm: at } : {}) });
+    return out.ok ? out.out : null;
+  });
+</script>
+
+<form method="post" action="?/spring" use:enhance>
+  <label for="s-name">Name</label><input
+    id="s-name"
+    name="name"
+    class="field"
+    required
+    maxlength="40"
+    value={sent.name ?? ''}
+    placeholder="S-08"
+  />
+  <p class="small quiet">Hang known weights on it and measure the length each time, two at least, three better.</p>
+  <div class="loads">
+    <span class="small">weight, g</span><span class="small">length, {unit}</span>
+    {#each rows as r, k (k)}
+      <input class="field" name="mass-{k}" aria-label="Weight {k + 1}, grams" inputmode="decimal" bind:value={r.mass} />
+      <input
+        class="field"
+        name="length-{k}"
+        aria-label="Length under weight {k + 1}"
+        inputmode="decimal"
+        bind:value={r.length}
+      />
+    {/each}
+  </div>
+  <button type="button" class="link" onclick={() => rows.push({ mass: '', length: '' })}>one more weight</button>
+  <label for="s-inst">Length at rest in the distributor</label><input
+    id="s-inst"
+    name="installed"
+    class="field"
+    required
+    inputmode="decimal"
+    bind:value={installed}
+  />
+  <label for="s-unit">Unit of the lengths</label>
+  <select id="s-unit" name="unit" class="field" bind:value={unit}
+    >{#each unitsOf.length as u (u)}<option value={u}>{u}</option>{/each}</select
+  >
+  <label for="s-count">Springs like it</label><input
+    id="s-count"
+    name="count"
+    type="number"
+    min="0"
+    max="999"
+    class="field"
+    required
+    value={sent.count ?? '1'}
+  />
+  {#if rated}
+    <p role="status" data-testid="rated">
+      <b>{rated.rateNPerMm.toFixed(3)} N/mm</b> ± {(2 * rated.uRate).toFixed(
+        3
+      )}{#if rated.installedForceN !== undefined}, holds
+        <b>{rated.installedForceN.toFixed(3)} N</b> at rest{rated.installedForceN < 0
+          ? ': slack, its loop has play'
+          : ''}{/if}
+    </p>
+  {/if}
+  <button class="button first">Put it in the tray, rated</button>
+</form>
+
+<style>
+  .loads {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 4px 8px;
+  }
+</style>
