@@ -68,6 +68,105 @@ const verified = (method: string, readings: Line[]): Line[] => [
   ...done('tdc', 'probe-out', 'mark', 'scale', 'pointer', 'off', 'close')
 ];
 
+/** The pedestal drive measured: washer, gaps all round, no packing yet. */
+const floatMeasured = (washer: string[], gaps: string[]): Line[] => [
+  ...done('intake', 'safe', 'bar', 'cover', 'inspect', 'washer-prep'),
+  ...washer.map((read): Line => ({ read, step: 'washer', slot: 'washer' })),
+  ...done('washer', 'washer-in'),
+  ...gaps.map((read): Line => ({ read, step: 'gap', slot: 'gap' })),
+  ...done('gap')
+];
+
+/** A whole job on the pedestal drive, three years ago: tighter than now, and with more packing in the tray. */
+const pedestalWhole: Line[] = [
+  ...floatMeasured(['1.475', '1.480', '1.475'], ['0.80 + 0.60', '0.80 + 0.60']),
+  { take: ['PK-08'], part: 'packing', step: 'packing' },
+  ...done('packing', 'pack-measure', 'washer-out'),
+  { read: '171.3', step: 'depth', slot: 'length' },
+  { read: '157.2', step: 'depth', slot: 'drive-depth' },
+  { read: '6.1', step: 'depth', slot: 'offset' },
+  ...done('depth', 'plugs', 'wheel'),
+  ...pairs('1.80', ['344.0', '14.0'], ['344.5', '14.0'], ['344.0', '13.5']),
+  ...done('tdc', 'probe-out'),
+  { sign: 'bothValvesClosed', seen: true },
+  { sign: 'airPushedOut', seen: true },
+  ...done('stroke', 'ref'),
+  { read: '170', step: 'tooth-plan', slot: 'rotor-seen' },
+  { read: '334', step: 'tooth-plan', slot: 'arc-min' },
+  { read: '52', step: 'tooth-plan', slot: 'arc-max' },
+  ...done('tooth-plan'),
+  { read: '25', step: 'lead', slot: 'twist' },
+  ...done('lead', 'in'),
+  { fact: 'stoppedHigh', is: false },
+  { read: '170', step: 'recheck', slot: 'rotor' },
+  ...done('recheck', 'seal'),
+  { read: '0.16', step: 'prove', slot: 'float-dial' },
+  { read: '0.17', step: 'prove', slot: 'float-dial' },
+  ...done('prove', 'aux', 'off', 'close')
+];
+
+/** The winch's gear replaced: contact too low at first, central after the collar was turned down. */
+const winchRegear: Line[] = [
+  ...done('intake', 'safe', 'cover'),
+  { choose: 'under-tip', option: 'tooth' },
+  ...done('index'),
+  { read: '13', step: 'compare', slot: 'new-teeth' },
+  { read: '2.5', step: 'compare', slot: 'new-module' },
+  { read: '12.70', step: 'compare', slot: 'new-bore' },
+  { read: '43.2', step: 'compare', slot: 'new-outside' },
+  { choose: 'new-hand', option: 'left' },
+  { choose: 'new-material', option: 'cast-iron' },
+  ...done('compare', 'pin-out'),
+  { read: '101.62', step: 'dimension', slot: 'dimension' },
+  ...done('dimension'),
+  { read: '0.71', step: 'fix', slot: 'float' },
+  { take: ['SH-25'], part: 'shim', step: 'fix' },
+  ...done('fix', 'turned', 'pin-in'),
+  { read: '0.45', step: 'float', slot: 'float-dial' },
+  { read: '0.46', step: 'float', slot: 'float-dial' },
+  ...done('float'),
+  { read: '0.46', step: 'bottom', slot: 'float-loose' },
+  { read: '0.45', step: 'bottom', slot: 'float-tight' },
+  ...done('bottom', 'bar'),
+  { read: '3.1', step: 'contact', slot: 'patch-low' },
+  { read: '14.2', step: 'contact', slot: 'patch-high' },
+  ...done('contact', 'adjust'),
+  { read: '7.6', step: 'contact-after', slot: 'patch-low' },
+  { read: '18.8', step: 'contact-after', slot: 'patch-high' },
+  ...done('contact-after'),
+  { read: '186.4', step: 'depth', slot: 'length' },
+  { read: '171.9', step: 'depth', slot: 'drive-depth' },
+  { read: '3.2', step: 'depth', slot: 'offset' },
+  ...done('depth', 'note', 'off', 'close')
+];
+
+/** A different distributor for the winch, as far as the tooth: a cable tray stands where the housing used to turn. */
+const winchSwap: Line[] = [
+  ...done('intake'),
+  { read: '13', step: 'compare', slot: 'new-teeth' },
+  { choose: 'new-hand', option: 'left' },
+  { choose: 'new-material', option: 'cast-iron' },
+  ...done('compare'),
+  { read: '0.41', step: 'float', slot: 'float-dial' },
+  ...done('float', 'safe', 'map', 'plugs', 'bar', 'wheel'),
+  ...pairs('71 thou', ['345.5', '15.5'], ['345.0', '15.5'], ['345.5', '16.0']),
+  ...done('tdc', 'probe-out', 'mark'),
+  { sign: 'intakeJustClosed', seen: true },
+  { sign: 'companionRocking', seen: true },
+  ...done('stroke', 'ref'),
+  { read: '68', step: 'marks', slot: 'rotor-mark' },
+  { read: '28', step: 'marks', slot: 'housing-mark' },
+  ...done('marks'),
+  { read: '31', step: 'out', slot: 'twist' },
+  ...done('out', 'pump-shaft', 'cover', 'hold'),
+  { read: '186.2', step: 'depth', slot: 'length' },
+  { read: '171.9', step: 'depth', slot: 'drive-depth' },
+  { read: '3.0', step: 'depth', slot: 'offset' },
+  ...done('depth'),
+  { read: '255', step: 'tooth-plan', slot: 'arc-min' },
+  { read: '352', step: 'tooth-plan', slot: 'arc-max' }
+];
+
 /** Jobs of the demo workshop. The Lock 4 pump's damper ring creeps from job to job; the last one has found it again. */
 export const jobs: DemoJob[] = [
   {
@@ -129,6 +228,40 @@ export const jobs: DemoJob[] = [
       vacuum: true,
       torque: '15 lbft'
     })
+  },
+  {
+    key: 'lock-4-drive-2023',
+    engine: 'Lock 4 pump',
+    sheet: 'pedestal',
+    by: 'Marit Oakes',
+    opened: '2023-06-12T08:00:00Z',
+    lines: pedestalWhole
+  },
+  {
+    key: 'lock-4-drive-2026',
+    engine: 'Lock 4 pump',
+    sheet: 'pedestal',
+    by: 'Ines Farrow',
+    opened: '2026-11-24T10:15:00Z',
+    promised: '2026-11-27',
+    lines: floatMeasured(['1.473', '1.486', '1.473'], ['0.813 + 0.610', '0.813 + 0.622'])
+  },
+  {
+    key: 'winch-gear-2024',
+    engine: 'Ropeway winch',
+    sheet: 'regear',
+    by: 'Tobias Renn',
+    opened: '2024-10-14T08:00:00Z',
+    lines: winchRegear
+  },
+  {
+    key: 'winch-swap-2026',
+    engine: 'Ropeway winch',
+    sheet: 'fit-different',
+    by: 'Marit Oakes',
+    opened: '2026-11-24T11:00:00Z',
+    promised: '2026-11-28',
+    lines: winchSwap
   },
   {
     key: 'lock-4-2026',

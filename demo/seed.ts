@@ -1,4 +1,4 @@
-import { engines, gauges, staff } from './workshop.ts';
+import { engines, gauges, staff, parts } from './workshop.ts';
 import { jobs } from './jobs.ts';
 import { writeJob } from './write-job.ts';
 import { parseSheetValue, sheetConflicts, type SheetValue } from '../src/core/sheets/engine.ts';
@@ -7,6 +7,7 @@ import { rebuild } from '../src/lib/server/jobs/derive.ts';
 import { addEngine } from '../src/lib/server/repositories/engines.ts';
 import { addGauge } from '../src/lib/server/repositories/gauges.ts';
 import { addPerson } from '../src/lib/server/repositories/people.ts';
+import { addStock } from '../src/lib/server/repositories/stock.ts';
 import { slug } from '../src/lib/server/repositories/slug.ts';
 
 /** Fills an empty database with the demo workshop, through the same doors as a person at a screen. */
@@ -28,6 +29,8 @@ for (const e of engines) {
   if (clash) throw new Error(`${e.name}: ${clash.message}`);
   await addEngine(e.name, e.summary, values, lead);
 }
+const nothing = { rateNPerMm: null, uRate: null, preloadN: null, deg: null, loads: null };
+for (const { count, ...p } of parts) await addStock({ ...nothing, ...p, id: slug(p.name), low: 1 }, count, lead);
 for (const j of jobs) await writeJob(j);
 await rebuild();
 // the mark by which a half-filled demo is told from a whole one

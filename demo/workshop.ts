@@ -29,9 +29,37 @@ export const gauges: DemoGauge[] = [
   },
   { name: 'Strobe, plain', kind: 'strobe', resolution: 0, accuracy: 0.5, calibratedOn: '2026-03-02' },
   { name: 'Blades, metric set', kind: 'blade', resolution: 0.01, accuracy: 0.01, calibratedOn: '2026-03-02' },
+  { name: 'Blades, certified', kind: 'blade', resolution: 0, accuracy: 0.005, calibratedOn: '2026-03-02' },
+  {
+    name: 'Micrometer, half thou',
+    kind: 'micrometer',
+    resolution: 0.0127,
+    accuracy: 0.0127,
+    calibratedOn: '2026-03-02'
+  },
+  { name: 'Depth gauge 0.02', kind: 'depth', resolution: 0.02, accuracy: 0.04, calibratedOn: '2026-03-02' },
   { name: 'Torque wrench 10 to 60', kind: 'torque', resolution: 0.5, accuracy: 0.8, calibratedOn: '2026-02-11' },
   { name: 'Tachometer', kind: 'tacho', resolution: 10, accuracy: 15, calibratedOn: '2026-02-11' },
   { name: 'Oil gauge', kind: 'pressure', resolution: 5, accuracy: 10, calibratedOn: '2026-02-11' }
+];
+
+interface DemoPart {
+  name: string;
+  kind: 'packing' | 'shim' | 'ring';
+  thicknessMm: number;
+  uMm: number;
+  count: number;
+}
+/** Packings, shims and rings, each as it was measured. */
+export const parts: DemoPart[] = [
+  { name: 'PK-08', kind: 'packing', thicknessMm: 0.081, uMm: 0.004, count: 3 },
+  { name: 'PK-12', kind: 'packing', thicknessMm: 0.117, uMm: 0.004, count: 1 },
+  { name: 'PK-20', kind: 'packing', thicknessMm: 0.203, uMm: 0.005, count: 3 },
+  { name: 'SH-10', kind: 'shim', thicknessMm: 0.102, uMm: 0.004, count: 4 },
+  { name: 'SH-25', kind: 'shim', thicknessMm: 0.252, uMm: 0.005, count: 2 },
+  { name: 'SH-50', kind: 'shim', thicknessMm: 0.498, uMm: 0.006, count: 1 },
+  { name: 'RG-15', kind: 'ring', thicknessMm: 1.52, uMm: 0.01, count: 2 },
+  { name: 'RG-20', kind: 'ring', thicknessMm: 2.01, uMm: 0.01, count: 2 }
 ];
 
 type Sheet = Record<string, [given: string, unit?: string | null]>;
@@ -64,6 +92,28 @@ export const engines: DemoEngine[] = [
       rimDiameterMm: ['82', 'mm'],
       gearTeeth: ['11', 'count'],
       vacuumUnit: ['none'],
+      driveKind: ['pedestal'],
+      floatMinMm: ['0.12', 'mm'],
+      floatMaxMm: ['0.22', 'mm'],
+      pumpDrive: ['blade'],
+      pumpSlotDepthMm: ['9.0', 'mm'],
+      minEngagementMm: ['5.5', 'mm'],
+      minClearanceMm: ['0.5', 'mm'],
+      gasketMm: ['0.8', 'mm'],
+      floatLengthMm: ['62', 'mm'],
+      housingMetal: ['aluminium'],
+      shaftMetal: ['steel'],
+      hotC: ['85', 'C'],
+      gearHand: ['right'],
+      gearPitchMm: ['31', 'mm'],
+      helixDeg: ['41', 'deg'],
+      backlashMm: ['0.08', 'mm'],
+      gearFaceMm: ['22', 'mm'],
+      camMaterial: ['steel-iron-gear'],
+      gearMaterial: ['nitrided-iron'],
+      terminalOffsetDeg: ['156', 'deg'],
+      housingBearingDeg: ['10', 'deg'],
+      numberOneTower: ['factory'],
       staticBtdc: ['7 before', 'deg'],
       staticMinBtdc: ['6 before', 'deg'],
       staticMaxBtdc: ['8 before', 'deg'],
@@ -92,6 +142,38 @@ export const engines: DemoEngine[] = [
       rimDiameterMm: ['3.25', 'in'],
       gearTeeth: ['13', 'count'],
       vacuumUnit: ['fitted'],
+      driveKind: ['own-gear'],
+      floatMinMm: ['0.25', 'mm'],
+      floatMaxMm: ['0.60', 'mm'],
+      pumpDrive: ['hexagon'],
+      pumpSlotDepthMm: ['14', 'mm'],
+      minEngagementMm: ['8', 'mm'],
+      minClearanceMm: ['0.8', 'mm'],
+      gasketMm: ['0.6', 'mm'],
+      floatLengthMm: ['74', 'mm'],
+      housingMetal: ['cast-iron'],
+      shaftMetal: ['steel'],
+      hotC: ['90', 'C'],
+      gearHand: ['left'],
+      gearModuleMm: ['2.5', 'mm'],
+      gearPitchMm: ['38.4', 'mm'],
+      gearBoreMm: ['12.7', 'mm'],
+      gearOutsideMm: ['43.2', 'mm'],
+      helixDeg: ['38', 'deg'],
+      backlashMm: ['0.12', 'mm'],
+      gearFaceMm: ['26', 'mm'],
+      camMaterial: ['cast-iron'],
+      gearMaterial: ['cast-iron'],
+      installedMinMm: ['101.4', 'mm'],
+      installedMaxMm: ['101.8', 'mm'],
+      terminalOffsetDeg: ['40', 'deg'],
+      housingBearingDeg: ['300', 'deg'],
+      numberOneTower: ['any'],
+      tipRadiusMm: ['32', 'mm'],
+      tipWidthMm: ['9', 'mm'],
+      terminalWidthMm: ['5', 'mm'],
+      tipGapMm: ['0.8', 'mm'],
+      triggerShiftDeg: ['9', 'deg'],
       staticBtdc: ['8 before', 'deg'],
       staticMinBtdc: ['7 before', 'deg'],
       staticMaxBtdc: ['9 before', 'deg'],

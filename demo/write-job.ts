@@ -4,12 +4,14 @@ import { sheetOf } from '../src/core/sheets/index.ts';
 import { readingParse } from '../src/core/measure/reading-parse.ts';
 import type { SignKind } from '../src/core/crank/cycle-evidence.ts';
 import type { FlagId } from '../src/core/sheets/flags.ts';
+import type { PartKind } from '../src/core/sheets/types.ts';
 import { baseUnit } from '../src/core/units/units.ts';
 import { withTransaction } from '../src/lib/server/db/pool.ts';
 import { engineById } from '../src/lib/server/repositories/engines.ts';
 import { insertEvent, lockJob } from '../src/lib/server/repositories/events.ts';
 import { gauges } from '../src/lib/server/repositories/gauges.ts';
 import { openJob } from '../src/lib/server/repositories/jobs.ts';
+import { holdParts, partsOf } from '../src/lib/server/repositories/stock.ts';
 import { slug } from '../src/lib/server/repositories/slug.ts';
 
 /** A line of a demo job: what somebody said or read, in the order in which it happened. */
@@ -22,6 +24,7 @@ export type Line =
   | { fact: string; is: boolean }
   | { say: FlagId; on: boolean }
   | { choose: string; option: string }
+  | { take: string[]; part: PartKind; step: string }
   | { remark: string; step?: string }
   | { by: string };
 
@@ -60,7 +63,10 @@ export async function writeJob(job: DemoJob): Promise<void> {
         by = person(line.by);
         continue;
       }
-      const body = toBody(line, log);
+      const body: EventBody =
+        'take' in line
+          ? { kind: 'take', step: line.step, part: line.part, parts: await partsOf(line.take.map(slug), line.part, c) }
+          : toBody(line, log);
       const state = jobState(sheet, engine, log);
       const answer = admit(state, engine, log, body);
       if (!answer.ok) throw new Error(`${job.key}, line ${n + 1}: ${answer.error.message}`);
@@ -68,12 +74,21 @@ export async function writeJob(job: DemoJob): Promise<void> {
       const eventId = uuid(`${job.key} ${n}`);
       const when = new Date(at).toISOString();
       await insertEvent(id, log.length + 1, eventId, body, by.id, c, when);
+      if (body.kind === 'take')
+        await holdParts(
+          id,
+          body.part,
+          body.parts.map((p) => p.id),
+          by,
+          c
+        );
       log.push({ ...body, id: eventId, seq: log.length + 1, at: when, by } as JobEvent);
     }
   });
 
   function figure(text: string, stepId: string, slotId: string) {
-    const slot = sheet.steps.find((s) => s.id === stepId)?.slots.find((s) => slotId.startsWith(s.slot));
+    const slots = sheet.steps.find((s) => s.id === stepId)?.slots;
+    const slot = slots?.find((s) => s.slot === slotId) ?? slots?.find((s) => slotId.startsWith(s.slot));
     if (!slot) throw new Error(`${job.key}: ${stepId} takes no ${slotId}`);
     const gauge = tray.find((g) => g.kind === slot.gauge);
     const read = readingParse({
@@ -89,7 +104,7 @@ export async function writeJob(job: DemoJob): Promise<void> {
     return { quantity: slot.quantity, text, ...read.out, gauge: ref };
   }
 
-  function toBody(line: Exclude<Line, { by: string }>, log: JobEvent[]): EventBody {
+  function toBody(line: Exclude<Line, { by: string } | { take: string[] }>, log: JobEvent[]): EventBody {
     if ('read' in line)
       return { kind: 'reading', step: line.step, slot: line.slot, ...figure(line.read, line.step, line.slot) };
     if ('amend' in line) {

@@ -46,8 +46,8 @@ async function up(mode, flags) {
   await withClient(url, (c) => c.query('SELECT 1'));
   await migrate(url);
   if (mode === 'demo') await fill(url);
-  await ensureBuild();
-  await serve(url, mode, flags.has('--background'));
+  const rebuilt = await ensureBuild();
+  await serve(url, mode, flags.has('--background'), rebuilt);
 }
 
 /** Puts the demo workshop into a database that has none. */

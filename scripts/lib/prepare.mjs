@@ -33,12 +33,13 @@ export async function ensurePackages() {
   writeFileSync(stamp('npm'), want);
 }
 
-/** Builds when anything that goes into the build has changed. */
+/** Builds when anything that goes into the build has changed; answers whether it did. */
 export async function ensureBuild() {
   const want = hashOf(['src', 'static', 'package-lock.json', 'svelte.config.js', 'vite.config.ts']);
-  if (existsSync(join(root, 'build/index.js')) && same('build', want)) return;
+  if (existsSync(join(root, 'build/index.js')) && same('build', want)) return false;
   say('Building …');
   if ((await run('npx', ['vite', 'build', '--logLevel', 'error'])) !== 0)
     throw new Stop('The build failed: see the lines above.');
   writeFileSync(stamp('build'), want);
+  return true;
 }

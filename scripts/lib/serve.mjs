@@ -20,11 +20,16 @@ export function running() {
 }
 
 /** Serves until interrupted; with `background` leaves the server running and returns once it answers. */
-export async function serve(databaseUrl, mode, background) {
+export async function serve(databaseUrl, mode, background, rebuilt = false) {
   const port = Number(process.env.PORT ?? 4170);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Stop(`PORT is "${process.env.PORT}"; it must be a number from 1 to 65535.`);
-  const already = running();
+  let already = running();
+  // a server whose build was replaced under it would fail at the next page: the new build takes its place
+  if (already && rebuilt && already.mode === mode) {
+    await ended(already.pid);
+    already = null;
+  }
   if (already) {
     if (already.mode === mode) return say(`Already serving at http://127.0.0.1:${already.port}`);
     throw new Stop(
@@ -50,10 +55,10 @@ export async function serve(databaseUrl, mode, background) {
     stdio: background ? ['ignore', log, log] : ['ignore', 'ignore', 'inherit']
   });
   writeFileSync(file, JSON.stringify({ pid: child.pid, port, mode }));
-  const ended = new Promise((r) => child.on('exit', (code) => r(code ?? 0)));
+  const gone = new Promise((r) => child.on('exit', (code) => r(code ?? 0)));
   await Promise.race([
     answers(`http://127.0.0.1:${port}/api/health`),
-    ended.then((code) => {
+    gone.then((code) => {
       rmSync(file, { force: true });
       throw new Stop(`The server ended at once (code ${code}).${background ? ' Its log is .local/server.log.' : ''}`);
     })
@@ -62,8 +67,14 @@ export async function serve(databaseUrl, mode, background) {
   if (background) return child.unref();
   say('Ctrl-C ends the server; the database goes on until ./nemrik stop.');
   for (const s of ['SIGINT', 'SIGTERM']) process.on(s, () => child.kill('SIGTERM'));
-  await ended;
+  await gone;
   rmSync(file, { force: true });
+}
+
+/** Ends a server of this project and waits until it is gone. */
+async function ended(pid) {
+  process.kill(pid, 'SIGTERM');
+  for (let k = 0; k < 100 && running(); k++) await new Promise((r) => setTimeout(r, 100));
 }
 
 async function answers(url) {

@@ -3,12 +3,16 @@ import { admit, jobState, type EventBody, type GaugeRef, type JobEvent } from '.
 import { sheetOf } from '../../src/core/sheets/index.ts';
 import { readingParse } from '../../src/core/measure/reading-parse.ts';
 import { parseSheetValue, type Engine, type SheetValue } from '../../src/core/sheets/engine.ts';
+import type { PartKind } from '../../src/core/sheets/types.ts';
 import { baseUnit } from '../../src/core/units/units.ts';
 
 export const GAUGES: Record<string, GaugeRef> = {
   wheel: { id: 'wheel', name: 'Wheel', resolution: 0.5, accuracy: 0.25 },
   dial: { id: 'dial', name: 'Dial', resolution: 0.01, accuracy: 0.02 },
-  strobe: { id: 'strobe', name: 'Strobe', resolution: 0, accuracy: 0.5 }
+  strobe: { id: 'strobe', name: 'Strobe', resolution: 0, accuracy: 0.5 },
+  micrometer: { id: 'micrometer', name: 'Micrometer', resolution: 0.0127, accuracy: 0.0127 },
+  blade: { id: 'blade', name: 'Blades', resolution: 0, accuracy: 0.005 },
+  depth: { id: 'depth', name: 'Depth gauge', resolution: 0.02, accuracy: 0.04 }
 };
 
 export const SHEET: Record<string, string> = {
@@ -95,6 +99,32 @@ export class PlayedJob {
   toTdc(): this {
     this.done('intake', 'safe', 'bench', 'plugs', 'bar', 'wheel');
     return this.pairs('1.8', ['342.5', '11.5'], ['343.5', '12.0'], ['343.0', '11.5']);
+  }
+  /** The crank found on a sheet that has its own steps before: as far as the reference, on compression. */
+  toReference(depth = '1.8'): this {
+    this.pairs(depth, ['343.5', '12.5'], ['343.5', '12.5'], ['343.5', '12.5']).done('tdc', 'probe-out');
+    if (this.sheet.steps.some((s) => s.id === 'mark')) this.done('mark');
+    this.say({ kind: 'sign', sign: 'airPushedOut', seen: true });
+    this.say({ kind: 'sign', sign: 'intakeJustClosed', seen: true });
+    return this.done('stroke', 'ref');
+  }
+  take(step: string, part: PartKind, ...pieces: [name: string, thicknessMm: number, uMm: number][]): JobEvent {
+    return this.say({
+      kind: 'take',
+      step,
+      part,
+      parts: pieces.map(([name, thicknessMm, uMm]) => ({
+        id: name,
+        name,
+        kind: part,
+        thicknessMm,
+        uMm,
+        rateNPerMm: null,
+        uRate: null,
+        preloadN: null,
+        deg: null
+      }))
+    });
   }
   toStroke(): this {
     this.toTdc().done('tdc', 'mark', 'probe-out');

@@ -4,7 +4,7 @@ import { formatTiming } from '../units/format.ts';
 import { settledFigures, type SettledFigure } from './figures.ts';
 import type { JobState } from './state.ts';
 import type { LengthText } from './words.ts';
-import { percent, plusMinus } from './words.ts';
+import { lengthPm, percent, plusMinus } from './words.ts';
 
 /** A job as it is printed: everything another technician needs, in the order in which it is read. */
 export interface Card {
@@ -89,7 +89,7 @@ export function resultText(f: SettledFigure, len: LengthText): string {
   const pm = f.u === null ? '' : ` ${plusMinus(f.u)}°`;
   switch (f.kind) {
     case 'length':
-      return `${len(f.value, 3)}${f.u === null ? '' : ` ± ${len(2 * f.u, 3)}`}`;
+      return f.u === null ? len(f.value, 3) : lengthPm(len, f.value, f.u);
     case 'crank':
       return `${f.value.toFixed(1)}° of the crank`;
     case 'probability':

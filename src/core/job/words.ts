@@ -15,6 +15,12 @@ import type { SettingRow, TimingWork } from './timing-work.ts';
 export type LengthText = (mm: number, decimals?: number) => string;
 export type View = 'front' | 'rear';
 
+/** A length with its ± of two standard uncertainties, the unit once: `0.165 ± 0.025 mm`. */
+export function lengthPm(len: LengthText, mm: number, u: number, decimals = 3): string {
+  const [, figure, unit] = /^(.*\d)(\D*)$/.exec(len(mm, decimals))!;
+  return `${figure} ± ${len(2 * u, decimals).replace(/\D*$/, '')}${unit}`;
+}
+
 export const turnWord = (t: Turn): string => (t === 'cw' ? 'clockwise' : 'anticlockwise');
 /** A probability in words: never a hundred per cent. */
 export const percent = (p: number): string =>

@@ -13,7 +13,7 @@ export interface CapMap {
   wrong: number[];
   /** places that all leads stand too far on in the rotor's direction; 0 when none */
   places: number;
-  /** the two cylinders that changed places, for two-swapped */
+  /** the two cylinders that changed places, when just two did */
   swapped: [number, number] | null;
 }
 
@@ -21,8 +21,9 @@ export interface CapMap {
  * What is wrong with the leads of a cap, from what was traced: which cylinder each tower's lead goes to, clockwise from
  * the tower that the rotor faces when number one fires. Right is the firing order read in the rotor's direction.
  * Tried in this order, the first that explains every tower wins: all right; all one or more places round (half the
- * towers: half a cycle out, the distributor one turn of the crank away); the order laid against the rotor (wrong
- * direction, also with places round); two leads exchanged; else mixed, several things at once.
+ * towers: half a cycle out, the distributor one turn of the crank away); the order laid against the rotor, number one
+ * right (with three or four cylinders that is also two leads exchanged, and both are said); two leads exchanged; the
+ * order against the rotor and places round; else mixed, several things at once.
  * Combinatorial, source: the definition of a firing order; no figure is estimated.
  */
 export function capMap(i: z.infer<typeof capMapInput>): CapMap {
@@ -39,11 +40,10 @@ export function capMap(i: z.infer<typeof capMapInput>): CapMap {
         places * 2 === n ? 'half-cycle-out' : places === 1 || places === n - 1 ? 'one-place-round' : 'shifted';
       return { ...base, cause, places };
     }
-  if (wrong.length === 2) {
-    const [a, b] = wrong as [number, number];
-    return { ...base, cause: 'two-swapped', swapped: [i.wires[a]!, i.wires[b]!] };
-  }
-  for (let places = 0; places < n; places++)
+  const two = wrong.length === 2 ? ([i.wires[wrong[0]!]!, i.wires[wrong[1]!]!] as [number, number]) : null;
+  if (i.wires.every((w, k) => w === along(k, -s))) return { ...base, cause: 'wrong-direction', swapped: two };
+  if (two) return { ...base, cause: 'two-swapped', swapped: two };
+  for (let places = 1; places < n; places++)
     if (i.wires.every((w, k) => w === along(k - s * places, -s))) return { ...base, cause: 'wrong-direction', places };
   return { ...base, cause: 'mixed' };
 }

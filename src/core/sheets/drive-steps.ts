@@ -280,14 +280,15 @@ export const planTooth = (u: Use): Step =>
     ifSkipped: 'The housing ends at an obstacle.',
     minutes: 6,
     slots: [
-      bearing('rotor-seen', 'rotor in the tooth it found, bearing from above'),
-      bearing('arc-min', 'housing free from, bearing of its datum'),
-      bearing('arc-max', 'housing free to, clockwise from there')
+      bearing('rotor-seen', 'rotor in the tooth it found'),
+      bearing('arc-min', 'housing\u2019s datum free from'),
+      bearing('arc-max', 'free to, clockwise')
     ],
     choices: [
       {
         id: 'number-one',
         question: 'Number one on the cap',
+        field: 'numberOneTower',
         options: [
           { id: 'factory', label: 'fixed' },
           { id: 'any', label: 'any tower' }

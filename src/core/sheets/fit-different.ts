@@ -49,6 +49,7 @@ export const fitDifferent: RunSheet = {
       say: 'Before it clears the bore, see that the pump shaft stays behind.'
     }),
     drive.coverOpenings({ id: 'cover', phase: OUT }),
+    drive.holdStill({ id: 'hold', phase: OUT }),
     drive.measureDepth({
       id: 'depth',
       phase: IN,

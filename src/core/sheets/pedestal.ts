@@ -95,7 +95,7 @@ export const pedestal: RunSheet = {
       ifSkipped: 'One tooth out, found only with the strobe.',
       tools: ['lamp'],
       minutes: 2,
-      sets: ['drive-oriented', 'oil-drive-engaged'],
+      sets: ['drive-oriented', 'oil-drive-engaged', 'distributor-seated'],
       needs: ['crank-at-reference', 'gear-meshed'],
       slots: [
         { slot: 'rotor', label: 'rotor right down, bearing from above', quantity: 'bearing', gauge: 'eye' },

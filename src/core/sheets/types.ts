@@ -60,6 +60,8 @@ export interface StepChoice {
   id: string;
   question: string;
   options: { id: string; label: string }[];
+  /** value of the data sheet that answers it until it is answered here */
+  field?: string;
 }
 
 /** A step that is done only in one case, settled by a question. */

@@ -45,7 +45,9 @@ export function wiresFinding(m: CapMap): string {
     case 'two-swapped':
       return `Two leads are swapped: cylinders ${m.swapped![0]} and ${m.swapped![1]}`;
     case 'wrong-direction':
-      return 'The order was laid against the rotor: turn it round';
+      return m.swapped
+        ? `The order was laid against the rotor: cylinders ${m.swapped[0]} and ${m.swapped[1]} stand in each other\u2019s place`
+        : 'The order was laid against the rotor: turn it round';
     case 'half-cycle-out':
       return 'All leads stand opposite: half a cycle out, or the drive went in on the overlap TDC';
     case 'one-place-round':

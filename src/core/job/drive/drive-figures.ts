@@ -62,8 +62,8 @@ export function driveFigures(state: JobState): SettledFigure[] {
   if (patch)
     add({
       key: 'patch',
-      label: 'Contact, to the middle',
-      value: patch.deeperMm,
+      label: patch.deeperMm >= 0 ? 'Contact, below the middle' : 'Contact, above the middle',
+      value: Math.abs(patch.deeperMm),
       kind: 'length',
       verdict: patch.edgeContact ? 'out' : patch.state === 'centred' ? 'in' : 'unsure',
       calc: 'mesh.pattern',

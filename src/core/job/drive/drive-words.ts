@@ -1,5 +1,5 @@
 import type { StepView, JobState } from '../state.ts';
-import type { LengthText } from '../words.ts';
+import { lengthPm, type LengthText } from '../words.ts';
 import { tipFinding, wiresFinding } from './cap-work.ts';
 import { gearFinding } from './gear-work.ts';
 import { patchFinding, type PatchRow } from './patch-work.ts';
@@ -7,7 +7,6 @@ import { landed, toothFinding } from './tooth-work.ts';
 
 const asks = (v: StepView, slot: string): boolean => v.step.slots.some((s) => s.slot === slot);
 const turnWord = (t: 'cw' | 'ccw'): string => (t === 'cw' ? 'clockwise' : 'anticlockwise');
-const pm = (u: number, len: LengthText): string => `± ${len(2 * u, 3)}`;
 const WORD = { in: 'in', out: 'out', unsure: 'too close to call' };
 
 /** The finding or instruction at the top of a step of the drive; null leaves the step's own sentence. */
@@ -18,7 +17,7 @@ export function driveHeadline(state: JobState, v: StepView, len: LengthText): st
     case 'rings': {
       const { height } = state.drive.rings;
       return height?.verdict
-        ? `Shaft height ${len(height.mm, 2)} ${pm(height.uMm, len)}: ${WORD[height.verdict.state]}`
+        ? `Shaft height ${lengthPm(len, height.mm, height.uMm, 2)}: ${WORD[height.verdict.state]}`
         : null;
     }
     case 'patch': {
@@ -79,7 +78,7 @@ function stackHeadline(state: JobState, v: StepView, len: LengthText): string | 
 }
 
 const judged = (what: string, mm: number, u: number, state: keyof typeof WORD | undefined, len: LengthText): string =>
-  `${what} ${len(mm, 3)} ${pm(u, len)}${state ? `: ${WORD[state]}` : ''}`;
+  `${what} ${lengthPm(len, mm, u)}${state ? `: ${WORD[state]}` : ''}`;
 
 function gearsHeadline(state: JobState, v: StepView): string | null {
   const { gears } = state.drive;

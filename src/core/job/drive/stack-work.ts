@@ -1,6 +1,7 @@
 import { driveWander } from '../../drive/mesh.ts';
 import { stackEndFloat, stackEngagement, stackThermal, type EndFloat, type Engagement } from '../../drive/stack.ts';
 import type { metals } from '../../drive/schemas.ts';
+import { gaugeU } from '../../measure/gauge.ts';
 import { verdict, type Verdict } from '../../measure/verdict.ts';
 import { choiceOf, numberOf, type Engine } from '../../sheets/engine.ts';
 import type { Reading, Replayed } from '../replay.ts';
@@ -152,10 +153,13 @@ export const thicknessOf = (parts: readonly Part[]): Settled | null =>
         n: parts.length
       };
 
+/** The last reading of each counts: read again after a correction, the one before is of another state. */
 function lossOf(readings: readonly Reading[]): Settled | null {
-  const loose = settledOf(readings, 'float-loose');
-  const tight = settledOf(readings, 'float-tight');
-  return loose && tight ? { value: loose.value - tight.value, u: Math.hypot(loose.u, tight.u), n: 2 } : null;
+  const loose = lastOf(readings, 'float-loose');
+  const tight = lastOf(readings, 'float-tight');
+  return loose && tight
+    ? { value: loose.value - tight.value, u: Math.hypot(gaugeU(gaugeOf(loose)), gaugeU(gaugeOf(tight))), n: 2 }
+    : null;
 }
 
 function gasketOf(engine: Engine, readings: readonly Reading[]): Settled | null {
@@ -212,4 +216,3 @@ export function hotOf(engine: Engine, coldFloatMm: number): StackWork['hot'] {
 
 /** A blade pack one person can hardly hold: asked once. */
 export const MANY_BLADES = 4;
-export const lastGap = (r: Replayed): Reading | null => lastOf(r.readings, 'gap');

@@ -258,10 +258,13 @@ export function toothFinding(t: ToothWork): string | null {
   if (!t.index) return null;
   const { best, nearest, feasibleCount } = t.index;
   if (best) {
+    const out = t.observed?.reading.slot === 'rotor-mark';
     const turn =
       best.toothStep === 0
-        ? 'Leave it on this tooth'
-        : `Lift and move ${Math.abs(best.toothStep) === 1 ? 'one tooth' : `${Math.abs(best.toothStep)} teeth`} ${best.toothStep > 0 ? 'clockwise' : 'anticlockwise'}`;
+        ? out
+          ? 'Let it down where the old one stood'
+          : 'Leave it on this tooth'
+        : `${out ? 'Let it down' : 'Lift and move'} ${Math.abs(best.toothStep) === 1 ? 'one tooth' : `${Math.abs(best.toothStep)} teeth`} ${best.toothStep > 0 ? 'clockwise' : 'anticlockwise'}${out ? ' of the old place' : ''}`;
     const tower = best.terminal === 0 ? '' : `, call tower ${best.terminal + 1} number one`;
     return `${turn}${tower}: rotor at ${best.rotorBearingDeg.toFixed(0)}°, ${crank(best.advanceRoomDeg)} to advance, ${crank(best.retardRoomDeg)} to retard${feasibleCount === 1 ? '. No other tooth fits' : ''}`;
   }

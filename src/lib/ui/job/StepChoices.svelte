@@ -1,10 +1,12 @@
 <script lang="ts">
+  import { choiceOf } from '$core/sheets/engine.ts';
   import type { StepChoice } from '$core/sheets/types.ts';
   import type { JobSession } from './session.svelte.ts';
 
   /** What a step asks and is answered with one of a few words; each answer is an event, the last one counts. */
   let { session, choices }: { session: JobSession; choices: StepChoice[] } = $props();
-  const chosen = $derived(session.state.replayed.chosen);
+  const chosen = (c: StepChoice) =>
+    session.state.replayed.chosen.get(c.id) ?? (c.field ? choiceOf(session.engine, c.field) : undefined);
 </script>
 
 {#each choices as c (c.id)}
@@ -13,7 +15,7 @@
     <div>
       {#each c.options as o (o.id)}
         <button
-          aria-pressed={chosen.get(c.id) === o.id}
+          aria-pressed={chosen(c) === o.id}
           onclick={() => session.say({ kind: 'choose', school: c.id, option: o.id })}>{o.label}</button
         >
       {/each}

@@ -85,6 +85,9 @@
 {/each}
 
 <style>
+  table {
+    table-layout: fixed;
+  }
   h2 {
     margin: 16px 0 4px;
   }

@@ -6,7 +6,6 @@
   let { sent, unit: first }: { sent: Record<string, string>; unit: Unit } = $props();
   // svelte-ignore state_referenced_locally
   let unit = $state<string>(sent.unit ?? first);
-  // svelte-ignore state_referenced_locally
   let rows = $state([0, 1, 2].map((k) => ({ mass: sent[`mass-${k}`] ?? '', length: sent[`length-${k}`] ?? '' })));
   // svelte-ignore state_referenced_locally
   let installed = $state(sent.installed ?? '');

@@ -3,7 +3,7 @@
   import { EXAGGERATED, GEAR_HEIGHT, spread, stackPlaces, type StackShape } from './stack-geometry.ts';
 
   export interface Mark {
-    key: 'float' | 'under' | 'engagement' | 'clearance' | 'patch';
+    key: 'float' | 'under' | 'engagement' | 'clearance' | 'patch' | 'washer';
     label: string;
     value: string;
     state: VerdictState | null;
@@ -24,11 +24,12 @@
   const at = $derived({
     float: (p.thrust + p.gearTop) / 2,
     under: (p.flangeBottom + p.blockTop) / 2,
+    washer: p.gearBottom + 2,
     engagement: (p.pumpTop + p.tangTip) / 2,
     clearance: (p.tangTip + p.slotBottom) / 2,
     patch: p.gearBottom - (patch ? ((patch.low + patch.high) / 2) * GEAR_HEIGHT : GEAR_HEIGHT / 2)
   });
-  const edge = { float: 138, under: 182, engagement: 128, clearance: 128, patch: 138 };
+  const edge = { washer: 134, float: 138, under: 182, engagement: 128, clearance: 128, patch: 138 };
   const labels = $derived(
     spread(
       marks.map((m) => at[m.key]),
@@ -41,69 +42,72 @@
   const said = $derived(marks.map((m) => `${m.label} ${m.value}`).join('; '));
 </script>
 
-<svg viewBox="0 0 400 348" role="img" aria-label="The drive in section: {said}">
-  <defs>
-    <pattern id="cut" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-      <path d="M0 0V7" class="hatch" />
-    </pattern>
-    <pattern id="cut2" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
-      <path d="M0 0V7" class="hatch" />
-    </pattern>
-  </defs>
-  <!-- the block, both sides of the bore -->
-  <path d="M8 {p.blockTop}H54V250H70V322H8Z" fill="url(#cut)" class="body" />
-  <path d="M192 {p.blockTop}H146V250H130V322H192Z" fill="url(#cut)" class="body" />
-  <!-- pedestal or housing: flange and boss around the shaft -->
-  <path
-    d="M14 {p.flangeBottom - 26}H186V{p.flangeBottom}H140V{p.thrust}H112V{p.flangeBottom -
-      40}H88V{p.thrust}H60V{p.flangeBottom}H14Z"
-    fill="url(#cut2)"
-    class="body"
-  />
-  {#if shape.packingMm > 0 || shape.gasketMm > 0}
-    <rect x="14" y={p.flangeBottom} width="40" height={Math.max(2, p.blockTop - p.flangeBottom)} class="under" />
-    <rect x="146" y={p.flangeBottom} width="40" height={Math.max(2, p.blockTop - p.flangeBottom)} class="under" />
-  {/if}
-  <!-- shaft, gear, tang -->
-  <path d="M90 30V{p.gearTop}M110 30V{p.gearTop}" class="line" />
-  <rect x="62" y={p.gearTop} width="76" height={GEAR_HEIGHT} class="gear" />
-  {#each [0, 1, 2, 3, 4] as k (k)}
-    <path d="M{64 + k * 15} {p.gearBottom}l14 -{GEAR_HEIGHT}" class="thin" />
-  {/each}
-  {#if patch}
-    <rect
-      x="66"
-      y={p.gearBottom - patch.high * GEAR_HEIGHT}
-      width="68"
-      height={Math.max(2, (patch.high - patch.low) * GEAR_HEIGHT)}
-      class="patch"
+<figure>
+  <svg viewBox="0 0 400 348" role="img" aria-label="The drive in section: {said}">
+    <defs>
+      <pattern id="cut" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <path d="M0 0V7" class="hatch" />
+      </pattern>
+      <pattern id="cut2" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+        <path d="M0 0V7" class="hatch" />
+      </pattern>
+    </defs>
+    <!-- the block, both sides of the bore -->
+    <path d="M8 {p.blockTop}H54V250H70V322H8Z" fill="url(#cut)" class="body" />
+    <path d="M192 {p.blockTop}H146V250H130V322H192Z" fill="url(#cut)" class="body" />
+    <!-- pedestal or housing: flange and boss around the shaft -->
+    <path
+      d="M14 {p.flangeBottom - 26}H186V{p.flangeBottom}H140V{p.thrust}H112V{p.flangeBottom -
+        40}H88V{p.thrust}H60V{p.flangeBottom}H14Z"
+      fill="url(#cut2)"
+      class="body"
     />
-  {/if}
-  {#if washerIn}<rect x="66" y={p.gearBottom} width="68" height="5" class="washer" />
-    <text x="100" y={p.gearBottom + 20} class="name mid">gauging washer</text>
-  {/if}
-  <path d="M88 {p.gearBottom}V276H95V{p.tangTip}H105V276H112V{p.gearBottom}" class="line" />
-  <!-- the oil pump's drive with its slot -->
-  <path
-    d="M76 {p.pumpTop}H93V{p.slotBottom}H107V{p.pumpTop}H124V{p.slotBottom + 18}H76Z"
-    fill="url(#cut2)"
-    class="body"
-  />
-  {#if p.clamped}<rect x="62" y={p.gearTop} width="76" height={p.thrust - p.gearTop} class="clamp" />{/if}
-  <text x="100" y="20" class="name mid">{top} and drive shaft</text>
-  <text x="100" y="344" class="name mid">oil-pump drive</text>
-  {#each marks as m, k (m.key)}
-    {@const y = labels[k]!}
-    <path d="M{edge[m.key]} {at[m.key]}L204 {y - 6}H216" class="lead" class:trial={m.trial} />
-    <text x="220" y={y - 9} class="name">{m.label}</text>
-    <text x="220" y={y + 9} class="figure {m.state ?? ''}" class:trial={m.trial}
-      >{m.value}{#if m.state}&nbsp;{mark[m.state]}{/if}</text
-    >
-  {/each}
-</svg>
-<p class="scale">Float and packing are drawn {EXAGGERATED} times larger than depths.</p>
+    {#if shape.packingMm > 0 || shape.gasketMm > 0}
+      <rect x="14" y={p.flangeBottom} width="40" height={Math.max(2, p.blockTop - p.flangeBottom)} class="under" />
+      <rect x="146" y={p.flangeBottom} width="40" height={Math.max(2, p.blockTop - p.flangeBottom)} class="under" />
+    {/if}
+    <!-- shaft, gear, tang -->
+    <path d="M90 30V{p.gearTop}M110 30V{p.gearTop}" class="line" />
+    <rect x="62" y={p.gearTop} width="76" height={GEAR_HEIGHT} class="gear" />
+    {#each [0, 1, 2, 3, 4] as k (k)}
+      <path d="M{64 + k * 15} {p.gearBottom}l14 -{GEAR_HEIGHT}" class="thin" />
+    {/each}
+    {#if patch}
+      <rect
+        x="66"
+        y={p.gearBottom - patch.high * GEAR_HEIGHT}
+        width="68"
+        height={Math.max(2, (patch.high - patch.low) * GEAR_HEIGHT)}
+        class="patch"
+      />
+    {/if}
+    {#if washerIn}<rect x="66" y={p.gearBottom} width="68" height="5" class="washer" />{/if}
+    <path d="M88 {p.gearBottom}V276H95V{p.tangTip}H105V276H112V{p.gearBottom}" class="line" />
+    <!-- the oil pump's drive with its slot -->
+    <path
+      d="M76 {p.pumpTop}H93V{p.slotBottom}H107V{p.pumpTop}H124V{p.slotBottom + 18}H76Z"
+      fill="url(#cut2)"
+      class="body"
+    />
+    {#if p.clamped}<rect x="62" y={p.gearTop} width="76" height={p.thrust - p.gearTop} class="clamp" />{/if}
+    <text x="100" y="20" class="name mid">{top} and drive shaft</text>
+    <text x="100" y="344" class="name mid">oil-pump drive</text>
+    {#each marks as m, k (m.key)}
+      {@const y = labels[k]!}
+      <path d="M{edge[m.key]} {at[m.key]}L204 {y - 6}H216" class="lead" class:trial={m.trial} />
+      <text x="220" y={y - 9} class="name">{m.label}</text>
+      <text x="220" y={y + 9} class="figure {m.state ?? ''}" class:trial={m.trial}
+        >{m.value}{#if m.state}&nbsp;{mark[m.state]}{/if}</text
+      >
+    {/each}
+  </svg>
+  <p class="scale">Float and packing are drawn {EXAGGERATED} times larger than depths.</p>
+</figure>
 
 <style>
+  figure {
+    margin: 0;
+  }
   svg {
     display: block;
     width: 100%;

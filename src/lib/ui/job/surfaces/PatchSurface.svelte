@@ -109,11 +109,14 @@
     </table>
     {#if p}
       <p class="big" class:bad={p.edgeContact}>
-        {p.deeperMm >= 0 ? 'Deeper' : 'Raise'} by {len(Math.abs(p.deeperMm), 2)}
+        {p.state === 'centred'
+          ? 'Central'
+          : `${p.deeperMm >= 0 ? 'Deeper' : 'Raise'} by ${len(Math.abs(p.deeperMm), 2)}`}
       </p>
       <p class="note">
-        {patchFinding(p)} The tooth’s middle lies at {len((face ?? 0) / 2, 1)}; within a tenth of its width either way
-        counts as central.
+        {patchFinding(p)} Its centre lies {len(Math.abs(p.deeperMm), 2)}
+        {p.deeperMm >= 0 ? 'below' : 'above'} the middle. The tooth’s middle lies at {len((face ?? 0) / 2, 1)}; within a
+        tenth of its width either way counts as central.
       </p>
     {/if}
     {#if earlier?.pattern && last?.pattern}

@@ -2,7 +2,7 @@
   import type { Step } from '$core/sheets/types.ts';
   import { pickPlan } from '$core/job/drive/picks.ts';
   import { partsTaken } from '$core/job/drive/taken.ts';
-  import { percent } from '$core/job/words.ts';
+  import { lengthPm, percent } from '$core/job/words.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import Verdict from '../../primitives/Verdict.svelte';
   import { lengthText } from '../../units.ts';
@@ -57,39 +57,29 @@
   </p>
 {/if}
 {#if plan}
-  <table>
-    <caption class="only-read">Picks from the tray, best first</caption>
-    <thead><tr><th>{kind}</th><th class="n">{plan.resultName}</th><th>chance in limits</th><th></th></tr></thead>
-    <tbody>
-      {#each plan.picks as p, k (p.ids.join())}
-        <tr class:first={k === 0} onpointerenter={() => onlook?.(p.sumMm)} onpointerleave={() => onlook?.(null)}>
-          <td
-            ><b>{names(p.ids)}</b>
-            <div class="quiet small">{len(p.sumMm, 3)}</div></td
-          >
-          <td class="n"
-            >{len(p.resultMm, 3)}
-            <div class="quiet small">± {len(2 * p.uMm, 3)}</div></td
-          >
-          <td
-            ><Verdict state={p.verdict.state} size={14} />
-            <div class="quiet small">{percent(p.verdict.pInSpec)}</div></td
-          >
-          <td class="n">
-            {#if same(p.ids)}<span class="quiet">taken</span>{:else}
-              <button
-                class="button"
-                class:first={k === 0}
-                onfocus={() => onlook?.(p.sumMm)}
-                onblur={() => onlook?.(null)}
-                onclick={() => take(p.ids)}
-                >Take{#if k === 0}&nbsp;<kbd>T</kbd>{/if}</button
-              >{/if}
-          </td>
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+  <ol aria-label="Picks from the tray, best first">
+    {#each plan.picks as p, k (p.ids.join())}
+      <li onpointerenter={() => onlook?.(p.sumMm)} onpointerleave={() => onlook?.(null)}>
+        <p>
+          <b>{names(p.ids)}</b>{#if p.ids.length}&ensp;<span class="quiet">{len(p.sumMm, 3)}</span>{/if}
+        </p>
+        <p>
+          {plan.resultName} <b>{lengthPm(len, p.resultMm, p.uMm)}</b>&ensp;<Verdict state={p.verdict.state} size={14} />
+          <span class="quiet small">{percent(p.verdict.pInSpec)}</span>
+        </p>
+        {#if same(p.ids)}<span class="quiet">{p.ids.length ? 'taken' : 'as it is'}</span>{:else}
+          <button
+            class="button"
+            class:first={k === 0}
+            aria-label="Take {names(p.ids)}"
+            onfocus={() => onlook?.(p.sumMm)}
+            onblur={() => onlook?.(null)}
+            onclick={() => take(p.ids)}
+            >Take{#if k === 0}&nbsp;<kbd>T</kbd>{/if}</button
+          >{/if}
+      </li>
+    {/each}
+  </ol>
   <p class="note">
     Wanted: {plan.idealMm > 0 ? `${len(plan.idealMm, 3)} of ${kind}` : `no ${kind}`}.
     {#if plan.cutToMm !== null}<b>Nothing in the tray is surely in limits: cut one to {len(plan.cutToMm, 3)}.</b>{/if}
@@ -108,8 +98,23 @@
     padding: 8px 0 8px 10px;
     border-left: 4px solid var(--in);
   }
-  td .button {
-    min-height: 44px;
+  ol {
+    border-top: 1.5px solid var(--ink);
+  }
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 0 10px;
+    align-items: center;
+    padding: 7px 0;
+    border-bottom: 1px solid var(--hair);
+    font-size: 14.5px;
+  }
+  li p:nth-child(2) {
+    grid-row: 2;
+  }
+  li > :last-child {
+    grid-area: 1 / 2 / 3 / 3;
   }
   .note {
     margin: 8px 0;

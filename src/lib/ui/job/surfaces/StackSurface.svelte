@@ -2,6 +2,7 @@
   import type { Reading } from '$core/job/replay.ts';
   import { lastPatch } from '$core/job/drive/drive-words.ts';
   import { NO_TRIAL, whatIf, type Trial } from '$core/job/drive/what-if.ts';
+  import { lengthPm } from '$core/job/words.ts';
   import { fixed } from '$core/units/format.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import StackDrawing, { type Mark } from '../../instruments/stack/StackDrawing.svelte';
@@ -37,10 +38,12 @@
   const of = (key: string) => lines.find((l) => l.key === key) ?? null;
   const text = (key: string) => {
     const l = of(key)!;
-    return l.u === null ? len(l.then, 3) : `${len(l.then, 3)} ± ${len(2 * l.u, 3)}`;
+    return l.u === null ? len(l.then, 3) : lengthPm(len, l.then, l.u);
   };
   const underMm = $derived((work.packingMm?.value ?? 0) + tried.packingMm);
-  const gasketMm = $derived(tried.gasket ? (work.gasket?.value ?? 0) : 0);
+  // under a pedestal lies packing; the gasket is between it and the distributor
+  const gasketMm = $derived(tried.gasket && work.kind === 'own-gear' ? (work.gasket?.value ?? 0) : 0);
+  const washerIn = $derived(session.state.flags.has('gauge-washer-in'));
   const moves = (l: { now: number; then: number }) => Math.abs(l.then - l.now) > 1e-9;
   const marks = $derived.by((): Mark[] => {
     const out: Mark[] = [];
@@ -56,6 +59,14 @@
         value: underMm > 0 ? len(underMm, 3) : len(gasketMm, 2),
         state: null,
         trial: tried.packingMm !== 0
+      });
+    if (washerIn)
+      out.push({
+        key: 'washer',
+        label: 'gauging washer',
+        value: work.bare ? len(work.bare.washerMm, 3) : 'in',
+        state: null,
+        trial: false
       });
     add('engagement', 'oil-pump drive engaged', 'engagement');
     add('clearance', 'left before it bottoms', 'clearance');
@@ -92,7 +103,7 @@
     }}
     patch={band}
     {marks}
-    washerIn={session.state.flags.has('gauge-washer-in')}
+    {washerIn}
   />
   <div>
     <Readings {session} {stepId} {line} {prefs} {onamend} />
@@ -120,7 +131,7 @@
       {#each lines as l (l.key)}
         <tr>
           <td>{l.label}</td>
-          <td class="n">{figure(l, l.now)}{l.u === null ? '' : ` ± ${len(2 * l.u, 3)}`}</td>
+          <td class="n">{l.u === null ? figure(l, l.now) : lengthPm(len, l.now, l.u)}</td>
           {#if changed}<td class="n then">{moves(l) ? figure(l, l.then) : 'same'}</td>{/if}
           <td class="quiet">{l.limit}</td>
           <td>
@@ -150,6 +161,9 @@
   }
   .lines {
     margin-top: 12px;
+  }
+  .lines .n {
+    white-space: nowrap;
   }
   .then {
     color: var(--predicted);

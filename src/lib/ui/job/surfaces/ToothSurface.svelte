@@ -122,28 +122,25 @@
       <p class="note">Still to come: {list(t.lacks)}.</p>
     {/if}
     {#if t.error}<p class="note out" role="alert">{t.error.message}</p>{/if}
-    {#if rows.length}
+    {#if rows.length && asksArc}
       <table class="choices" data-testid="teeth">
         <caption class="only-read">Teeth that let the housing stand free, best first</caption>
         <thead
-          ><tr
-            ><th>tooth</th>{#if t.anyTower}<th>number one</th>{/if}<th class="n">rotor</th><th class="n">housing</th><th
-              class="n">to advance</th
-            ><th class="n">to retard</th></tr
+          ><tr><th>tooth</th><th class="n">rotor</th><th class="n">to advance</th><th class="n">to retard</th></tr
           ></thead
         >
         <tbody>
           {#each rows as c, k (`${c.toothStep} ${c.terminal}`)}
             <tr class:best={k === 0}>
               <td
-                >{steps(c.toothStep)}{#if k > 0}<div class="why">{rivalText(c, best!)}</div>{/if}</td
+                >{steps(c.toothStep)}{t.anyTower ? `, tower ${c.terminal + 1}` : ''}
+                <div class="why">housing at {c.housingBearingDeg.toFixed(1)}°</div></td
               >
-              {#if t.anyTower}<td>tower {c.terminal + 1}</td>{/if}
               <td class="n">{c.rotorBearingDeg.toFixed(1)}°</td>
-              <td class="n">{c.housingBearingDeg.toFixed(1)}°</td>
               <td class="n" class:tight={c.advanceRoomDeg < 15}>{c.advanceRoomDeg.toFixed(1)}°</td>
               <td class="n" class:tight={c.retardRoomDeg < 15}>{c.retardRoomDeg.toFixed(1)}°</td>
             </tr>
+            {#if k > 0}<tr class="because"><td colspan="4">{rivalText(c, best!)}</td></tr>{/if}
           {/each}
         </tbody>
       </table>
@@ -154,7 +151,7 @@
           ? ''
           : '; as found, it meets an obstacle'}.
       </p>
-    {:else if t.index?.nearest}
+    {:else if t.index?.nearest && asksArc}
       <p class="note out" role="alert">
         Nearest: {steps(t.index.nearest.toothStep)}, housing at {t.index.nearest.housingBearingDeg.toFixed(0)}°, {t.index.nearest.outsideDeg.toFixed(
           1
@@ -193,6 +190,13 @@
   .best {
     font-weight: 640;
   }
+  .because td {
+    padding-top: 0;
+  }
+  tr:has(+ .because) td {
+    border-bottom: 0;
+  }
+  .because,
   .why {
     font-size: 13px;
     font-weight: 400;
