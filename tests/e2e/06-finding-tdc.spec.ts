@@ -9,9 +9,9 @@ import { be, DEMO } from './support/workshop.ts';
 test.use({ baseURL: DEMO });
 test.beforeEach(({ context }) => be(context, 'ines-farrow', DEMO));
 
-async function openJob(page: import('@playwright/test').Page, engine: string) {
+async function openJob(page: import('@playwright/test').Page, engine: string, doing = /fit distributor|verify mark/) {
   await open(page, '/');
-  const href = await page.locator('a.row', { hasText: engine }).first().getAttribute('href');
+  const href = await page.locator('a.row', { hasText: engine }).filter({ hasText: doing }).first().getAttribute('href');
   await open(page, href!);
 }
 const choose = async (page: import('@playwright/test').Page, name: RegExp) => {

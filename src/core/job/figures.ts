@@ -33,7 +33,8 @@ export function settledFigures(state: JobState, engine: Engine): SettledFigure[]
       input: tdc.input,
       output: tdc.found
     });
-  if (mark)
+  // a job that never judges the mark found TDC for another reason: its mark is no point of the trend
+  if (mark && state.sheet.steps.some((s) => s.surface === 'mark'))
     out.push({
       key: 'mark',
       label: 'Mark reads at true TDC',

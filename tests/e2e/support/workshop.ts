@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { APIRequestContext, BrowserContext } from '@playwright/test';
 import pg from 'pg';
+import { parseSheetValue } from '../../../src/core/sheets/engine.ts';
 import type { EventInput } from '../../../src/core/job/schemas.ts';
 
 type Draft = EventInput extends infer T ? (T extends unknown ? Omit<T, 'id'> : never) : never;
@@ -24,7 +25,16 @@ const SHEET: Record<string, [value: unknown, given: string]> = {
 };
 
 /** Sets a workshop up behind the interface, for tests that are about something else than setting up. */
-export async function workshop(people: string[], without: string[] = []): Promise<{ jobId: string; engineId: string }> {
+export async function workshop(
+  people: string[],
+  without: string[] = [],
+  more: {
+    sheet?: string;
+    values?: Record<string, string>;
+    gauges?: [id: string, kind: string, resolution: number, accuracy: number][];
+    parts?: { id: string; kind?: string; thicknessMm: number; uMm: number; count: number }[];
+  } = {}
+): Promise<{ jobId: string; engineId: string }> {
   const c = new pg.Client({ connectionString: process.env.E2E_DATABASE_URL });
   await c.connect();
   try {
@@ -33,7 +43,8 @@ export async function workshop(people: string[], without: string[] = []): Promis
     for (const [id, kind, resolution, accuracy] of [
       ['wheel', 'wheel', 0.5, 0.25],
       ['dial', 'dial', 0.01, 0.02],
-      ['strobe', 'strobe', 0, 0.5]
+      ['strobe', 'strobe', 0, 0.5],
+      ...(more.gauges ?? [])
     ])
       await c.query(
         'INSERT INTO gauge (id, name, kind, resolution, accuracy) VALUES ($1, $1, $2, $3, $4) ON CONFLICT DO NOTHING',
@@ -47,11 +58,32 @@ export async function workshop(people: string[], without: string[] = []): Promis
           'INSERT INTO sheet_value (engine_id, name, given, value, source, by_person) VALUES ($1, $2, $3, $4, $5, $6)',
           [engineId, name, given, JSON.stringify(value), 'works card 14', people[0]]
         );
+    for (const [name, given] of Object.entries(more.values ?? {})) {
+      const read = parseSheetValue(name, given, null);
+      if (!read.ok) throw new Error(read.error.message);
+      await c.query(
+        'INSERT INTO sheet_value (engine_id, name, given, value, source, by_person) VALUES ($1, $2, $3, $4, $5, $6)',
+        [engineId, name, given, JSON.stringify(read.out), 'works card 14', people[0]]
+      );
+    }
+    for (const p of more.parts ?? []) {
+      await c.query(
+        'INSERT INTO stock_item (id, kind, name, thickness_mm, u_mm) VALUES ($1, $2, $3, $4, $5) ON CONFLICT DO NOTHING',
+        [p.id.toLowerCase(), p.kind ?? 'packing', p.id, p.thicknessMm, p.uMm]
+      );
+      // as many as asked for, whatever another test has left
+      await c.query(
+        `INSERT INTO stock_move (item_id, change, reason, by_person)
+         SELECT $1, n, 'counted', $3 FROM (SELECT $2::int - coalesce(sum(change), 0) AS n FROM stock_move WHERE item_id = $1) d WHERE n <> 0`,
+        [p.id.toLowerCase(), p.count, people[0]]
+      );
+    }
     const jobId = randomUUID();
-    await c.query(`INSERT INTO job (id, engine_id, sheet, opened_by) VALUES ($1, $2, 'fit-from-scratch', $3)`, [
+    await c.query(`INSERT INTO job (id, engine_id, sheet, opened_by) VALUES ($1, $2, $4, $3)`, [
       jobId,
       engineId,
-      people[0]
+      people[0],
+      more.sheet ?? 'fit-from-scratch'
     ]);
     return { jobId, engineId };
   } finally {

@@ -58,7 +58,8 @@ async function mustBeAdmitted(
     if (!answer.ok) throw new Refusal(422, answer.error.code, answer.error.message, answer.error.path);
     return;
   }
-  const [engine, log] = await Promise.all([engineForJob(job.engineId, jobId, c), logOf(jobId, 0, c)]);
+  const engine = await engineForJob(job.engineId, jobId, c);
+  const log = await logOf(jobId, 0, c);
   const answer = admit(jobState(sheet, engine, log), engine, log, body);
   if (!answer.ok) throw new Refusal(422, answer.error.code, answer.error.message, answer.error.path);
 }

@@ -4,6 +4,8 @@ import { engineById, type EngineWithVersion } from '../repositories/engines.ts';
 
 /** The engine as a job sees it: its data sheet, and what earlier jobs found of its mark. */
 export async function engineForJob(engineId: string, jobId: string, on?: Queryable): Promise<EngineWithVersion> {
-  const [engine, marks] = await Promise.all([engineById(engineId, on), earlierMarks(jobId, on)]);
+  // one after the other: inside a transaction both go over one connection
+  const engine = await engineById(engineId, on);
+  const marks = await earlierMarks(jobId, on);
   return marks.length > 0 ? { ...engine, earlierMarks: marks } : engine;
 }
