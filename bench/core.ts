@@ -3,6 +3,8 @@ import { words } from '../src/core/job/index.ts';
 import { cycleState } from '../src/core/crank/cycle-state.ts';
 import { slider, dropMm } from '../src/core/crank/slider.ts';
 import { tdcFit } from '../src/core/crank/tdc-fit.ts';
+import { driveIndex } from '../src/core/phasing/drive-index.ts';
+import { stackPick } from '../src/core/drive/stack-pick.ts';
 import { PlayedJob } from '../tests/support/played.ts';
 
 /** The core's own share, in milliseconds a call: median of batches after warming up. */
@@ -43,3 +45,36 @@ if (s.ok) {
     5
   );
 }
+
+const tray = Array.from({ length: 40 }, (_, k) => ({
+  id: `SH-${k}`,
+  thicknessMm: 0.03 + 0.013 * k,
+  uMm: 0.004,
+  count: 1 + (k % 3)
+}));
+measure(
+  'stack.pick, 40 shims up to three at a time',
+  'under 16 ms',
+  () =>
+    stackPick({
+      currentMm: 0.05,
+      uMm: 0.012,
+      spec: { minMm: 0.32, maxMm: 0.42 },
+      sense: 1,
+      tray,
+      maxPieces: 3
+    }),
+  2
+);
+let arc = 0;
+measure('drive.index, 15 teeth and 12 terminals', 'under 16 ms', () =>
+  driveIndex({
+    rotorDirection: 'ccw',
+    ratio: 0.5,
+    gearTeeth: 15,
+    observed: { rotorBearingDeg: 137, crankDeg: -7 },
+    targetCrankDeg: -7,
+    terminals: { count: 12, firstOffsetDeg: 156, anyAsNumberOne: true },
+    housing: { minBearingDeg: arc++ % 300, maxBearingDeg: 352, preferredBearingDeg: 10 }
+  })
+);

@@ -47,7 +47,7 @@ CREATE TRIGGER stock_told AFTER INSERT ON stock_move FOR EACH STATEMENT EXECUTE 
 
 ALTER TABLE event DROP CONSTRAINT event_kind_check;
 ALTER TABLE event ADD CONSTRAINT event_kind_check CHECK (kind IN (
-  'reading', 'amend', 'done', 'skip', 'reopen', 'choose', 'sign', 'fact', 'say', 'crank', 'take', 'override', 'remark', 'undo'
+  'reading', 'amend', 'done', 'skip', 'reopen', 'choose', 'sign', 'fact', 'say', 'crank', 'take', 'target', 'override', 'remark', 'undo'
 ));
 ALTER TABLE gauge DROP CONSTRAINT gauge_kind_check;
 ALTER TABLE gauge ADD CONSTRAINT gauge_kind_check CHECK (kind IN (

@@ -1,11 +1,10 @@
 import { fail } from '../errors/catalogue.ts';
 import { ok, type Result } from '../errors/result.ts';
 import type { Engine } from '../sheets/engine.ts';
-import { fieldOf } from '../sheets/data-sheet.ts';
 import { flags, isHard, type FlagId } from '../sheets/flags.ts';
 import type { RunSheet, Slot, Step } from '../sheets/types.ts';
 import { isSchool, schoolOf } from '../sheets/schools.ts';
-import { driveOpen } from './drive/drive-words.ts';
+import { wordsOf } from './domains/domain.ts';
 import type { EventBody, JobEvent } from './events.ts';
 import { missingValues, type JobState, type StepView } from './state.ts';
 
@@ -40,9 +39,13 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
       return state.sheet.steps.some((s) => s.onlyIf?.fact === e.fact)
         ? yes
         : fail('no-such-choice', 'fact', { what: e.fact });
+    case 'target':
+      return withStep(state, e.step, () => yes);
     case 'take':
       return withStep(state, e.step, (v) =>
-        v.step.takes === e.part ? yes : fail('no-such-choice', 'part', { what: `${v.step.title} takes no ${e.part}` })
+        v.step.takes.includes(e.part)
+          ? yes
+          : fail('no-such-choice', 'part', { what: `${v.step.title} takes no ${e.part}` })
       );
     case 'undo': {
       const target = log.find((x) => x.id === e.undoes);
@@ -81,7 +84,7 @@ function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
   }
   const values = missingValues(step, engine);
   if (values.length > 0) {
-    const what = values.map((n) => lower(fieldOf(n)?.label ?? n)).join(', ');
+    const what = values.map((n) => lower(state.sheet.labels?.[n] ?? n)).join(', ');
     return fail('values-missing', 'step', { step: step.title, what });
   }
   const unread = unreadSlots(state, step);
@@ -119,8 +122,8 @@ export function notSettled(state: JobState, v: StepView): string | null {
     if (state.tdc.fit?.bottomed) return 'the dial seems to have come to the end of its travel';
     return state.tdc.verdict && state.tdc.verdict.state !== 'in' ? 'too close to call' : null;
   }
-  const drive = driveOpen(state, v);
-  if (drive !== null) return drive;
+  const open = wordsOf(v.step.surface).open?.(state, v) ?? null;
+  if (open !== null) return open;
   const timing = state.timing[v.step.id];
   if (timing?.latest?.verdict && timing.latest.verdict.state !== 'in')
     return timing.latest.verdict.state === 'out'

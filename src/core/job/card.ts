@@ -1,10 +1,9 @@
 import { dataSheetFields } from '../sheets/data-sheet.ts';
 import type { Engine, SheetValue } from '../sheets/engine.ts';
-import { formatTiming } from '../units/format.ts';
-import { settledFigures, type SettledFigure } from './figures.ts';
+import { resultText } from './figure-text.ts';
+import { settledFigures } from './figures.ts';
 import type { JobState } from './state.ts';
 import type { LengthText } from './words.ts';
-import { lengthPm, percent, plusMinus } from './words.ts';
 
 /** A job as it is printed: everything another technician needs, in the order in which it is read. */
 export interface Card {
@@ -82,25 +81,6 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
     ],
     ...state.progress
   };
-}
-
-/** A settled figure in words, with its uncertainty. */
-export function resultText(f: SettledFigure, len: LengthText): string {
-  const pm = f.u === null ? '' : ` ${plusMinus(f.u)}°`;
-  switch (f.kind) {
-    case 'length':
-      return f.u === null ? len(f.value, 3) : lengthPm(len, f.value, f.u);
-    case 'crank':
-      return `${f.value.toFixed(1)}° of the crank`;
-    case 'probability':
-      return percent(f.value);
-    case 'early-late':
-      return `${Math.abs(f.value).toFixed(2)}°${f.value > 0 ? ' early' : f.value < 0 ? ' late' : ''}${pm}`;
-    case 'timing':
-      return formatTiming(f.value, 2) + pm;
-    default:
-      return `${f.value.toFixed(2)}°${pm}`;
-  }
 }
 
 /** The turn that each reading outside the limits led to. */

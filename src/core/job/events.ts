@@ -38,6 +38,7 @@ export type EventBody =
   | { kind: 'say'; flag: FlagId; on: boolean }
   | { kind: 'crank'; crankDeg: number | null; move: 'forward' | 'backward' | 'unknown' }
   | { kind: 'take'; step: string; part: PartKind; parts: Part[] }
+  | { kind: 'target'; step: string; points: { rpm: number; deg: number }[] }
   | { kind: 'override'; step: string; flags: FlagId[]; reason: string }
   | { kind: 'remark'; text: string; step?: string }
   | { kind: 'undo'; undoes: string };

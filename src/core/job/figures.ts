@@ -1,6 +1,6 @@
 import type { VerdictState } from '../measure/verdict.ts';
 import type { Engine } from '../sheets/engine.ts';
-import { driveFigures } from './drive/drive-figures.ts';
+import { domains } from './domains/domain.ts';
 import type { JobState } from './state.ts';
 
 /** A settled figure of a job: what was worked out, how, and how it was judged. Derived from the log, never edited. */
@@ -10,7 +10,7 @@ export interface SettledFigure {
   value: number;
   /** one standard uncertainty, in the unit of the value */
   u: number | null;
-  kind: 'early-late' | 'wheel' | 'probability' | 'timing' | 'housing' | 'length' | 'crank';
+  kind: 'early-late' | 'wheel' | 'probability' | 'timing' | 'housing' | 'length' | 'crank' | 'speed';
   verdict: VerdictState | null;
   calc: string;
   input: unknown;
@@ -72,5 +72,13 @@ export function settledFigures(state: JobState, engine: Engine): SettledFigure[]
       output: t.latest.move
     });
   }
-  return [...out, ...driveFigures(state)];
+  for (const d of domains()) out.push(...(d.figures?.(state.work) ?? []));
+  return out;
 }
+
+/** A figure with what most figures do not have left out. */
+export const add = (f: Omit<SettledFigure, 'verdict' | 'u'> & Partial<SettledFigure>): SettledFigure => ({
+  u: null,
+  verdict: null,
+  ...f
+});

@@ -7,5 +7,5 @@ export { settledFigures } from './figures.ts';
 export type { SettledFigure } from './figures.ts';
 export * as words from './words.ts';
 export type { RunSheet, Step } from '../sheets/types.ts';
-export type { DriveWork } from './drive/drive-work.ts';
+export type { Works } from './domains/domain.ts';
 export type { Part, StockItem } from './drive/taken.ts';

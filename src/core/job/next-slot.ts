@@ -7,7 +7,6 @@ import { numberOf, sliderOf } from '../sheets/engine.ts';
 import type { Slot, Step } from '../sheets/types.ts';
 import type { Unit } from '../units/units.ts';
 import { slider } from '../crank/slider.ts';
-import { MANY_BLADES } from './drive/stack-work.ts';
 import type { JobState } from './state.ts';
 
 export interface Aim {
@@ -112,12 +111,15 @@ function depthDoubt(engine: Engine, mm: number): string | null {
   return null;
 }
 
+/** A blade pack one person can hardly hold: asked once. */
+const MANY_BLADES = 4;
+
 /** A blade pack that hardly one hand can hold, one that disagrees with the other places, or a gap above the washer. */
 function gapDoubt(state: JobState, text: string, mm: number): string | null {
   const blades = text.split('+').length;
   if (blades > MANY_BLADES)
     return `${blades} blades in one place: that is more than one person can feel truly. Is the sum right?`;
-  const { gaps, washers } = state.drive.stack;
+  const { gaps, washers } = state.work.stack;
   const others = gaps.map((g) => g.sumMm);
   const near = Math.min(...others.map((o) => Math.abs(o - mm)));
   if (others.length > 0 && near > 0.25) return `That is ${near.toFixed(2)} mm from the nearest of the other places.`;

@@ -43,6 +43,8 @@ export interface Replayed {
   remarks: EventOf<'remark'>[];
   /** parts taken out of the tray, in order */
   takes: EventOf<'take'>[];
+  /** the curve that is wanted, as last said */
+  target: EventOf<'target'> | null;
   /** the crank's movements as told, in order, with readings of the wheel left to `place` */
   crank: EventOf<'crank'>[];
   undone: Set<string>;
@@ -66,6 +68,7 @@ export function replay(sheet: RunSheet, engine: Engine, log: readonly JobEvent[]
     overrides: [],
     remarks: [],
     takes: [],
+    target: null,
     crank: [],
     undone,
     last: log[log.length - 1] ?? null
@@ -178,6 +181,9 @@ function apply(
       break;
     case 'take':
       r.takes.push(e);
+      break;
+    case 'target':
+      r.target = e;
       break;
   }
 }

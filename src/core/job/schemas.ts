@@ -38,6 +38,16 @@ export const eventInput = z.discriminatedUnion('kind', [
   }),
   // parts are named by their place in the tray; what they measure is the tray's to say, not the screen's
   z.strictObject({ id, kind: z.literal('take'), step: short, part: z.enum(partKinds), items: z.array(short).max(12) }),
+  z.strictObject({
+    id,
+    kind: z.literal('target'),
+    step: short,
+    points: z
+      .array(z.strictObject({ rpm: z.number().min(0).max(20000), deg: z.number().min(-60).max(90) }))
+      .min(1)
+      .max(40)
+      .refine((p) => p.every((x, k) => k === 0 || x.rpm > p[k - 1]!.rpm), 'the speeds of a target must rise')
+  }),
   z.strictObject({ id, kind: z.literal('override'), step: short, flags: z.array(flag).min(1), reason: text }),
   z.strictObject({ id, kind: z.literal('remark'), text, step: short.optional() }),
   z.strictObject({ id, kind: z.literal('undo'), undoes: id })

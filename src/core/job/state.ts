@@ -1,11 +1,11 @@
 import { cycleEvidence, type Evidence, type Sign } from '../crank/cycle-evidence.ts';
-import { CLAMPED, raised, type Rule } from '../interlocks/rules.ts';
+import { raised, type Rule } from '../interlocks/rules.ts';
 import { cycleDegOf, numberOf, type Engine } from '../sheets/engine.ts';
 import type { FlagId } from '../sheets/flags.ts';
 import { schoolOf, schools, type SchoolId } from '../sheets/schools.ts';
 import type { RunSheet, Step } from '../sheets/types.ts';
 import { crankPlace, type CrankPlace } from './crank-place.ts';
-import { driveWork, type DriveWork } from './drive/drive-work.ts';
+import { domains, worksOf, type Works } from './domains/domain.ts';
 import type { JobEvent } from './events.ts';
 import { markError, type MarkError } from './mark-work.ts';
 import { replay, type Reading, type Replayed, type StepMark } from './replay.ts';
@@ -50,7 +50,9 @@ export interface JobState {
   crank: CrankPlace;
   targetBtdc: number | null;
   timing: Record<string, TimingWork>;
-  drive: DriveWork;
+  /** what the domains work out, each when it is first asked for */
+  work: Works;
+  engine: Engine;
   progress: { done: number; total: number };
   closed: boolean;
 }
@@ -70,8 +72,8 @@ export function jobState(sheet: RunSheet, engine: Engine, log: readonly JobEvent
   const steps = stepViews(sheet, r, flags);
   const current = steps.findIndex((s) => s.state === 'repeat' || s.state === 'open' || s.state === 'blocked');
   const counted = steps.filter((s) => s.state !== 'not-needed');
-  const drive = driveWork(engine, r, (seq) => crankPlace(engine, r, tdc, evidence, seq));
-  const clamped = sheet.steps.some((s) => s.surface === 'stack') && drive.stack.clamped;
+  const context = { sheet, engine, r, mark, placeAt: (seq: number) => crankPlace(engine, r, tdc, evidence, seq) };
+  const work = worksOf(context);
   return {
     sheet,
     replayed: r,
@@ -80,7 +82,7 @@ export function jobState(sheet: RunSheet, engine: Engine, log: readonly JobEvent
     current: current < 0 ? null : current,
     flags,
     interlocks: [
-      ...(clamped ? [CLAMPED] : []),
+      ...[...domains()].flatMap((d) => d.interlocks?.({ ...context, works: work }) ?? []),
       ...raised(flags).filter((rule) => rule.id !== 'IL.10' || asksStroke(sheet, engine))
     ],
     schools: chosen,
@@ -91,7 +93,8 @@ export function jobState(sheet: RunSheet, engine: Engine, log: readonly JobEvent
     crank: crankPlace(engine, r, tdc, evidence),
     targetBtdc: numberOf(engine, 'staticBtdc') ?? null,
     timing: timings(sheet, engine, r, mark),
-    drive,
+    work,
+    engine,
     progress: {
       done: counted.filter((s) => s.state === 'done' || s.state === 'skipped').length,
       total: counted.length
@@ -110,7 +113,9 @@ function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<FlagId>): St
     const mark = r.marks.get(step.id) ?? null;
     const fact = step.onlyIf ? r.facts.get(step.onlyIf.fact) : true;
     const free = new Set(overruled.get(step.id)?.flags ?? []);
-    const missing = step.needs.filter((f) => !flags.has(f) && !free.has(f));
+    // what is not fitted need not be plugged
+    const noVacuum = r.facts.get('vacuumUnit') === false;
+    const missing = step.needs.filter((f) => !flags.has(f) && !free.has(f) && !(f === 'vacuum-plugged' && noVacuum));
     const stillOn = step.mustBeOff.filter((f) => flags.has(f) && !free.has(f));
     const blocked = missing.length > 0 || stillOn.length > 0;
     const state: StepState = mark ? mark.state : fact === false ? 'not-needed' : blocked ? 'blocked' : 'open';

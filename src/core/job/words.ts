@@ -3,9 +3,8 @@ import { crankPlan, type CrankPlan, type PlanStep, type Turn } from '../crank/cr
 import type { Dwell } from '../crank/tdc-dwell.ts';
 import { choiceOf, cycleDegOf, numberOf, type Engine } from '../sheets/engine.ts';
 import { flags } from '../sheets/flags.ts';
-import { fieldOf } from '../sheets/data-sheet.ts';
 import { formatTiming } from '../units/format.ts';
-import { driveHeadline } from './drive/drive-words.ts';
+import { wordsOf } from './domains/domain.ts';
 import type { MarkError } from './mark-work.ts';
 import type { CrankPlace } from './crank-place.ts';
 import { missingValues, type JobState, type StepView } from './state.ts';
@@ -157,10 +156,13 @@ export function housingText(row: SettingRow, len: LengthText): string | null {
   return `Turn the housing ${turnWord(m.turn)} (from above) ${m.housingDeg.toFixed(2)}°${rim}`;
 }
 
+/** What a value of the data sheet is called. */
+const labelOf = (state: JobState, name: string): string => state.sheet.labels?.[name] ?? name;
+
 /** The one sentence at the top of the work surface: a finding or an instruction, never the name of the screen. */
 export function headline(state: JobState, engine: Engine, v: StepView, len: LengthText): string {
   const lacks = missingValues(v.step, engine);
-  if (lacks.length > 0 && v.state !== 'done') return `Enter ${list(lacks.map((n) => lower(fieldOf(n)?.label ?? n)))}`;
+  if (lacks.length > 0 && v.state !== 'done') return `Enter ${list(lacks.map((n) => lower(labelOf(state, n))))}`;
   switch (v.step.surface) {
     case 'tdc':
       return tdcHeadline(state, v, len);
@@ -171,7 +173,7 @@ export function headline(state: JobState, engine: Engine, v: StepView, len: Leng
     case 'timing':
       return timingHeadline(state.timing[v.step.id]!, v, len);
     default:
-      return driveHeadline(state, v, len) ?? v.step.say;
+      return wordsOf(v.step.surface).headline?.(state, v, len) ?? v.step.say;
   }
 }
 
@@ -267,7 +269,7 @@ export function floorLine(state: JobState, engine: Engine): FloorLine {
   const next = headline(state, engine, v, (mm, d = 2) => `${mm.toFixed(d)} mm`);
   const lacks = missingValues(v.step, engine);
   if (lacks.length > 0) {
-    const what = list(lacks.map((n) => lower(fieldOf(n)?.label ?? n)));
+    const what = list(lacks.map((n) => lower(labelOf(state, n))));
     return { next, waits: 'value', waitsText: `waits for the data sheet: ${what}`, rank: 2 };
   }
   if (v.state === 'blocked') {

@@ -1,12 +1,22 @@
 import type { Quantity } from '../units/units.ts';
+import { curveFields } from './curve-fields.ts';
 import { driveFields } from './drive-fields.ts';
 
 /** A value that an engine's data sheet may hold. */
 export interface Field {
   name: string;
   label: string;
-  group: 'Engine' | 'Crank and piston' | 'Distributor' | 'Drive' | 'Gears' | 'Cap and rotor' | 'Timing' | 'Valves';
-  kind: 'quantity' | 'number' | 'choice' | 'order' | 'offsets';
+  group:
+    | 'Engine'
+    | 'Crank and piston'
+    | 'Distributor'
+    | 'Drive'
+    | 'Gears'
+    | 'Cap and rotor'
+    | 'Timing'
+    | 'Advance'
+    | 'Valves';
+  kind: 'quantity' | 'number' | 'choice' | 'order' | 'offsets' | 'band' | 'pairs';
   quantity?: Quantity;
   choices?: { id: string; label: string }[];
   example: string;
@@ -242,6 +252,7 @@ export const dataSheetFields: Field[] = [
     max: 500,
     example: '18 Nm'
   },
+  ...curveFields,
   {
     name: 'ivoBtdc',
     label: 'Inlet opens, before TDC',

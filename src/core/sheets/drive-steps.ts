@@ -113,7 +113,7 @@ export const choosePacking = (u: Use): Step =>
     sets: ['packing-chosen'],
     values: ['floatMinMm', 'floatMaxMm'],
     school: 'float-target',
-    takes: 'packing',
+    takes: ['packing'],
     surface: 'stack',
     ...u
   });

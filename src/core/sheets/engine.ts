@@ -13,6 +13,14 @@ export interface SheetValue {
   source: string;
 }
 
+/** A settled figure of an earlier job that this one is judged with. */
+export interface EarlierFigure {
+  value: number;
+  u: number | null;
+  at: string;
+  output: unknown;
+}
+
 /** The mark's error as an earlier job on the engine settled it. */
 export interface EarlierMark {
   jobId: string;
@@ -28,6 +36,8 @@ export interface Engine {
   values: Record<string, SheetValue>;
   /** what earlier jobs found of the mark, oldest first, up to the job in hand */
   earlierMarks?: EarlierMark[];
+  /** the newest figures of earlier jobs by key: float, curve */
+  earlier?: Record<string, EarlierFigure>;
 }
 
 export const numberOf = (e: Engine, name: string): number | undefined => {
@@ -42,6 +52,25 @@ export const choiceOf = (e: Engine, name: string): string | undefined => {
   const v = e.values[name]?.value;
   return typeof v === 'string' ? v : undefined;
 };
+
+/** The limits of the advance curve, as points of speed, least and most. */
+export function bandOf(e: Engine): { rpm: number; minDeg: number; maxDeg: number }[] | null {
+  const flat = listOf(e, 'advanceBand');
+  if (!flat) return null;
+  return Array.from({ length: flat.length / 3 }, (_, k) => ({
+    rpm: flat[3 * k]!,
+    minDeg: flat[3 * k + 1]!,
+    maxDeg: flat[3 * k + 2]!
+  }));
+}
+
+/** Vacuum advance over depression, crank degrees; null when the sheet has none. */
+export function vacuumCurveOf(e: Engine): { kpa: number; deg: number }[] | null {
+  const flat = listOf(e, 'vacuumCurve');
+  return flat
+    ? Array.from({ length: flat.length / 2 }, (_, k) => ({ kpa: flat[2 * k]!, deg: flat[2 * k + 1]! }))
+    : null;
+}
 
 export const lastMarkOf = (e: Engine): EarlierMark | null => e.earlierMarks?.[e.earlierMarks.length - 1] ?? null;
 
@@ -84,6 +113,10 @@ export function parseSheetValue(name: string, given: string, unit: string | null
       return parseOrder(field, text);
     case 'offsets':
       return parseOffsets(field, text);
+    case 'band':
+      return parsePoints(field, text, 3);
+    case 'pairs':
+      return parsePoints(field, text, 2);
     case 'number': {
       const n = Number(text.replace(',', '.'));
       return text !== '' && Number.isFinite(n)
@@ -147,6 +180,34 @@ function parseOffsets(field: Field, text: string): Result<number[]> {
       what: `${field.label}: crank degrees in firing order, rising from 0, as ${field.example}.`
     });
   return ok(offsets);
+}
+
+/**
+ * A curve as it is copied off a card: points apart by semicolons or lines, in each a speed or depression and one value,
+ * or a least and a most. Answered as a flat list, point after point. The first figure must rise from point to point.
+ */
+function parsePoints(field: Field, text: string, size: 2 | 3): Result<number[]> {
+  const out: number[] = [];
+  const points = text.split(/[;\n]+/).filter((p) => p.trim() !== '');
+  for (const [k, point] of points.entries()) {
+    const figures = (point.match(/\d+(?:[.,]\d+)?/g) ?? []).map((x) => Number(x.replace(',', '.')));
+    if (figures.length !== size)
+      return fail('bad-input', field.name, {
+        what: `${field.label}: point ${k + 1}, "${point.trim()}", should have ${size} figures, as ${field.example}.`
+      });
+    if (size === 3 && figures[1]! > figures[2]!)
+      return fail('bad-input', field.name, {
+        what: `${field.label}: at ${figures[0]} the least, ${figures[1]}, is above the most, ${figures[2]}.`
+      });
+    if (k > 0 && figures[0]! <= out[(k - 1) * size]!)
+      return fail('bad-input', field.name, {
+        what: `${field.label}: ${figures[0]} comes after ${out[(k - 1) * size]}: the points must rise.`
+      });
+    out.push(...figures);
+  }
+  return points.length < 2
+    ? fail('bad-input', field.name, { what: `${field.label}: two points at least, as ${field.example}.` })
+    : ok(out);
 }
 
 /** What contradicts itself between values that are each fine alone. */

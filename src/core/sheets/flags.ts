@@ -61,6 +61,13 @@ export const flags = {
   'drive-shaft-out': { on: 'drive shaft out', off: 'drive shaft in', danger: true },
   'shaft-held-down': { on: 'drive shaft held down', off: 'drive shaft not held down', danger: false },
   'cam-timed': { on: 'cam meshed on its marks', off: 'cam not meshed', danger: false },
+  'gap-set': { on: 'gap and dwell set', off: 'gap and dwell not set', danger: false },
+  'advance-free': { on: 'weights move and return', off: 'weights not tried', danger: false },
+  'baseline-known': { on: 'curve known as it was found', off: 'curve not known as it was found', danger: false },
+  'curve-targets': { on: 'target set', off: 'no target set', danger: false },
+  'curve-fitted': { on: 'springs and stop in', off: 'springs and stop not in', danger: false },
+  'curve-verified': { on: 'curve measured', off: 'curve not measured', danger: false },
+  'vacuum-set': { on: 'vacuum advance checked', off: 'vacuum advance not checked', danger: false },
   'trigger-verified': { on: 'firing edge known', off: 'firing edge not known', danger: false },
   'log-closed': { on: 'log closed', off: 'log open', danger: false }
 } as const;

@@ -1,3 +1,6 @@
+// whoever knows all run sheets has all of their workings too
+import '../job/domains/all.ts';
+import { fieldOf } from './data-sheet.ts';
 import { fitDifferent } from './fit-different.ts';
 import { fitFromScratch } from './fit-from-scratch.ts';
 import { openCase } from './open-case.ts';
@@ -7,6 +10,12 @@ import { regear } from './regear.ts';
 import type { RunSheet } from './types.ts';
 import { verifyMarks } from './verify-marks.ts';
 
-export const runSheets: RunSheet[] = [fitFromScratch, fitDifferent, refitSame, pedestal, openCase, regear, verifyMarks];
+const sheets: RunSheet[] = [fitFromScratch, fitDifferent, refitSame, pedestal, openCase, regear, verifyMarks];
+
+const labelled = (s: RunSheet): RunSheet => ({
+  ...s,
+  labels: Object.fromEntries(s.steps.flatMap((x) => x.values).map((n) => [n, fieldOf(n)?.label ?? n]))
+});
+export const runSheets: RunSheet[] = sheets.map(labelled);
 
 export const sheetOf = (id: string): RunSheet | undefined => runSheets.find((s) => s.id === id);

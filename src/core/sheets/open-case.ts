@@ -55,7 +55,7 @@ export const openCase: RunSheet = {
           repeats: true
         }
       ],
-      takes: 'ring',
+      takes: ['ring'],
       surface: 'rings'
     }),
     step({

@@ -96,7 +96,7 @@ export const regear: RunSheet = {
       needs: ['gear-off'],
       slots: [{ slot: 'float', label: 'float at the gear, before', quantity: 'length', gauge: 'dial', repeats: true }],
       school: 'gear-fix',
-      takes: 'shim',
+      takes: ['shim'],
       surface: 'stack'
     }),
     step({

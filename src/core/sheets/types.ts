@@ -53,7 +53,13 @@ export type Surface =
   | 'rings'
   | 'witness'
   | 'wires'
-  | 'tip';
+  | 'tip'
+  | 'gap'
+  | 'sweep'
+  | 'lobes'
+  | 'vacuum'
+  | 'targets'
+  | 'recurve';
 
 /** Something a step asks that is answered with one of a few words, not with a figure. */
 export interface StepChoice {
@@ -93,8 +99,8 @@ export interface Step {
   school?: SchoolId;
   onlyIf?: OnlyIf;
   choices: StepChoice[];
-  /** the kind of part that is taken from the tray here */
-  takes?: PartKind;
+  /** the kinds of part that are taken from the tray here */
+  takes: PartKind[];
   surface: Surface;
   /** after it nobody knows where the crank stands */
   losesCrank: boolean;
@@ -108,6 +114,8 @@ export interface RunSheet {
   short: string;
   begins: FlagId[];
   steps: Step[];
+  /** names of the data-sheet values that its steps need: a screen has them without the whole list of fields */
+  labels?: Record<string, string>;
 }
 
 /** Fills what a step leaves out, so that behind the sheet nothing is optional by accident. */
@@ -125,6 +133,7 @@ export function step(s: Pick<Step, 'id' | 'phase' | 'title' | 'say' | 'why'> & P
     mustBeOff: [],
     slots: [],
     choices: [],
+    takes: [],
     surface: 'plain',
     losesCrank: false,
     values: [],

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { notSettled, settledFigures, words } from '$core/job/index.ts';
 import { pickPlan } from '$core/job/drive/picks.ts';
 import { NO_TRIAL, whatIf, type Trial } from '$core/job/drive/what-if.ts';
-import { lastPatch } from '$core/job/drive/drive-words.ts';
+import { lastPatch } from '$core/job/drive/patch-work.ts';
 import { rivalText } from '$core/job/drive/tooth-work.ts';
 import { doubt, readFor } from '$core/job/next-slot.ts';
 import type { PartKind } from '$core/sheets/types.ts';
@@ -79,7 +79,7 @@ const atTooth = (): PlayedJob => {
 
 describe('end float and packing', () => {
   it('come out of washer and blades as the scenario has them, each blade with its own doubt', () => {
-    const { bare } = measured().state.drive.stack;
+    const { bare } = measured().state.work.stack;
     expect(agrees(bare, expected('stack.endFloat'), 1e-3)).toBe(true);
   });
   it('rank the tray as the scenario does, and name what nothing reaches', () => {
@@ -102,7 +102,7 @@ describe('end float and packing', () => {
     expect(notSettled(job.state, job.view('packing'))).toContain('too close to call');
     job.take('packing', 'packing', ['PK-12', 0.117, 0.004]);
     expect(notSettled(job.state, job.view('packing'))).toBeNull();
-    expect(job.state.drive.stack.packing.map((p) => p.name)).toEqual(['PK-12']);
+    expect(job.state.work.stack.packing.map((p) => p.name)).toEqual(['PK-12']);
   });
   it('follow the school: the loose end asks for more packing than the middle', () => {
     const job = measured();
@@ -113,7 +113,7 @@ describe('end float and packing', () => {
   it('stop the job when the gap is wider than the washer: the drive would be clamped', () => {
     const job = pedestal();
     job.read('gap', 'gap', '0.813 + 0.700');
-    expect(job.state.drive.stack.clamped).toBe(true);
+    expect(job.state.work.stack.clamped).toBe(true);
     expect(job.state.interlocks[0]!.id).toBe('IL.float');
     expect(headline(job, 'gap')).toContain('clamped');
   });
@@ -142,11 +142,11 @@ describe('end float and packing', () => {
 
 describe('the linked stack', () => {
   const lines = (job: PlayedJob, trial: Partial<Trial>) =>
-    whatIf(job.engine, job.state.drive.stack, lastPatch(job.state), { ...NO_TRIAL, ...trial });
+    whatIf(job.engine, job.state.work.stack, lastPatch(job.state.work.patches), { ...NO_TRIAL, ...trial });
   const of = (all: ReturnType<typeof lines>, key: string) => all.find((l) => l.key === key)!;
 
   it('gives engagement and clearance as the scenario has them', () => {
-    const e = atTooth().state.drive.stack.engagement!;
+    const e = atTooth().state.work.stack.engagement!;
     const want = expected('stack.engagement') as { engagementMm: number; withoutGasketMm: number; clearanceMm: number };
     expect(e.engagementMm).toBeCloseTo(want.engagementMm, 9);
     expect(e.withoutGasketMm).toBeCloseTo(want.withoutGasketMm, 9);
@@ -175,16 +175,16 @@ describe('the linked stack', () => {
   it('proves the float read on the finished drive, which then counts before the sum', () => {
     const job = atTooth();
     job.read('prove', 'float-dial', '0.16');
-    expect(job.state.drive.stack.float!.from).toBe('dial');
+    expect(job.state.work.stack.float!.from).toBe('dial');
     expect(settledFigures(job.state, job.engine).find((f) => f.key === 'float')!.value).toBeCloseTo(0.16, 9);
   });
   it('finds bottoming in float that clamping takes away', () => {
     const job = new PlayedJob(engineWith({ ...DRIVE, driveKind: 'own-gear' }), 'regear');
     job.read('bottom', 'float-loose', '0.46');
     job.read('bottom', 'float-tight', '0.45');
-    expect(job.state.drive.stack.bottoms).toBe(false);
+    expect(job.state.work.stack.bottoms).toBe(false);
     job.read('bottom', 'float-tight', '0.21');
-    expect(job.state.drive.stack.bottoms).toBe(true);
+    expect(job.state.work.stack.bottoms).toBe(true);
     expect(notSettled(job.state, job.view('bottom'))).toContain('stands on the pump');
   });
 });
@@ -199,7 +199,7 @@ describe('the tooth', () => {
   };
   it('is the scenario\u2019s, with its rivals in words', () => {
     const job = planned();
-    const { index } = job.state.drive.tooth;
+    const { index } = job.state.work.tooth;
     expect(agrees(index, expected('drive.index'), 1e-3)).toBe(true);
     expect(headline(job, 'tooth-plan')).toBe(
       'Lift and move one tooth clockwise: rotor at 170°, 76.5° to advance, 79.5° to retard'
@@ -210,12 +210,12 @@ describe('the tooth', () => {
   it('says where to point the rotor, and when the oil-pump drive falls in', () => {
     const job = planned().done('tooth-plan');
     job.read('lead', 'twist', '25');
-    expect(agrees(job.state.drive.tooth.stab, expected('drive.stab'), 1e-3)).toBe(true);
+    expect(agrees(job.state.work.tooth.stab, expected('drive.stab'), 1e-3)).toBe(true);
     job.done('lead', 'in');
     job.say({ kind: 'fact', fact: 'stoppedHigh', value: true });
     job.read('drop', 'tang', String(inputs.tangBearingDeg));
     job.read('drop', 'pump-slot', String(inputs.slotBearingDeg));
-    expect(agrees(job.state.drive.tooth.engage, expected('drive.engage'), 1e-6)).toBe(true);
+    expect(agrees(job.state.work.tooth.engage, expected('drive.engage'), 1e-6)).toBe(true);
     expect(headline(job, 'drop')).toContain('18.0° anticlockwise');
     job.say({ kind: 'choose', school: 'oil-drive', option: 'crank' });
     expect(headline(job, 'drop')).toContain('324° forward until it drops, then 396° on');
@@ -247,13 +247,13 @@ describe('the tooth', () => {
     job.read('tooth-plan', 'rotor-seen', '107');
     job.read('tooth-plan', 'arc-min', '334');
     job.read('tooth-plan', 'arc-max', '52');
-    expect(job.state.drive.tooth.index!.best!.rotorBearingDeg).toBeCloseTo(169.7273, 3);
+    expect(job.state.work.tooth.index!.best!.rotorBearingDeg).toBeCloseTo(169.7273, 3);
   });
   it('says what is missing rather than assume it', () => {
     const { terminalOffsetDeg: _, ...without } = DRIVE;
     const job = new PlayedJob(engineWith(without), 'pedestal');
-    expect(job.state.drive.tooth.index).toBeNull();
-    expect(job.state.drive.tooth.lacks.join()).toContain('terminal from the housing');
+    expect(job.state.work.tooth.index).toBeNull();
+    expect(job.state.work.tooth.lacks.join()).toContain('terminal from the housing');
   });
   it('refuses an arc with no room, and names the nearest miss when no tooth fits', () => {
     const job = atTooth();
@@ -297,7 +297,7 @@ describe('gears, contact, rings, marks, leads', () => {
   it('tells what half a turn of an odd gear does to rotor against teeth', () => {
     const job = new PlayedJob(engineWith(DRIVE), 'regear');
     job.read('turned', 'gear-turned', '180');
-    expect(job.state.drive.gears.reindex!.rotorShiftDeg).toBeCloseTo(16.3636, 3);
+    expect(job.state.work.gears.reindex!.rotorShiftDeg).toBeCloseTo(16.3636, 3);
     expect(headline(job, 'turned')).toContain('16.4° clockwise');
   });
   it('keeps contacts as a pair: the first may be anything, the second must be central', () => {
@@ -334,9 +334,9 @@ describe('gears, contact, rings, marks, leads', () => {
     const plan = pickPlan(job.state, 'ring', rings)!;
     expect(plan.picks[0]!.ids).toEqual(['RG-0', 'RG-1']);
     job.take('stack', 'ring', ['RG-0', 1.5, 0.01], ['RG-1', 2.0, 0.01]);
-    expect(job.state.drive.rings.height!.mm).toBeCloseTo(32, 9);
+    expect(job.state.work.rings.height!.mm).toBeCloseTo(32, 9);
     job.done('stack', 'lower', 'height').read('orient', 'drive-slot', '80');
-    expect(job.state.drive.tooth.orient!.best.toothStep).toBe(-1);
+    expect(job.state.work.tooth.orient!.best.toothStep).toBe(-1);
     expect(headline(job, 'orient')).toContain('Move one tooth anticlockwise');
     expect(job.view('crank-in').missing).toContain('shaft-held-down');
   });
@@ -346,7 +346,7 @@ describe('gears, contact, rings, marks, leads', () => {
     job.read('marks', 'housing-mark', '14');
     job.read('match', 'rotor-now', '203');
     job.read('match', 'housing-now', '18');
-    const [rotor, housing] = job.state.drive.witness;
+    const [rotor, housing] = job.state.work.witness;
     expect(rotor!.meaning).toContain('one tooth out');
     expect(notSettled(job.state, job.view('match'))).toContain('one tooth out');
     // anticlockwise rotor, housing moved clockwise, against it: earlier, twice as far at the crank
@@ -384,7 +384,7 @@ describe('gears, contact, rings, marks, leads', () => {
       }),
       'fit-different'
     );
-    expect(job.state.drive.tip.lacks).toEqual(['where the tip stands when the trigger fires at rest']);
+    expect(job.state.work.tip.lacks).toEqual(['where the tip stands when the trigger fires at rest']);
     job.read('tip', 'tip-offset', '0');
     expect(headline(job, 'tip')).toBe(
       'The tip leaves its terminal at one end of the range: move the tip 4.5° on, in the rotor\u2019s direction, to 4.5°'

@@ -40,3 +40,6 @@ export function patchFinding(p: Pattern): string {
     ? `Contact is low: set the drive ${by} mm deeper.${edge}`
     : `Contact is high: raise the drive ${by} mm.${edge}`;
 }
+
+/** The newest contact of which both ends are read. */
+export const lastPatch = (rows: readonly PatchRow[]): PatchRow | null => rows.findLast((p) => p.high !== null) ?? null;

@@ -20,7 +20,7 @@ export interface PickPlan {
  * Packings and rings add; a shim takes float up. The thickness to cut to is offered when no pick is surely in limits.
  */
 export function pickPlan(state: JobState, kind: PartKind, stock: readonly StockItem[]): PickPlan | null {
-  const { stack, rings } = state.drive;
+  const { stack, rings } = state.work;
   const from =
     kind === 'ring'
       ? rings.bare && { mm: rings.bare.value, u: rings.bare.u, min: rings.minMm, max: rings.maxMm, target: undefined }

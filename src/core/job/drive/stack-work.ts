@@ -213,6 +213,3 @@ export function hotOf(engine: Engine, coldFloatMm: number): StackWork['hot'] {
     hotC
   };
 }
-
-/** A blade pack one person can hardly hold: asked once. */
-export const MANY_BLADES = 4;

@@ -2,7 +2,7 @@
   import type { JobSession } from './session.svelte.ts';
   import { settledFigures, words } from '$core/job/index.ts';
   import { cycleDegOf, valvesOf } from '$core/sheets/engine.ts';
-  import { resultText } from '$core/job/card.ts';
+  import { resultText } from '$core/job/figure-text.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import TwoLapDial from '../instruments/two-lap-dial/TwoLapDial.svelte';
   import Verdict from '../primitives/Verdict.svelte';

@@ -17,7 +17,7 @@
     onamend: (r: Reading) => void;
   }
   let { session, stepId, line, prefs, onamend }: Props = $props();
-  const t = $derived(session.state.drive.tooth);
+  const t = $derived(session.state.work.tooth);
   const order = $derived(listOf(session.engine, 'firingOrder'));
   const e = $derived(t.engage);
   const range = $derived(t.symmetryDeg === null ? null : t.symmetryDeg / t.ratio);

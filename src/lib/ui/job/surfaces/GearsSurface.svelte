@@ -18,7 +18,7 @@
   }
   let { session, stepId, line, prefs, onamend }: Props = $props();
   const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
-  const g = $derived(session.state.drive.gears);
+  const g = $derived(session.state.work.gears);
   const len = $derived(lengthText(prefs));
   const compares = $derived(step.slots.some((s) => s.slot === 'new-teeth'));
   const sign = { same: '✓ same', differs: '× differs', unknown: '? not known' };

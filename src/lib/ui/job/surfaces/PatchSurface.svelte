@@ -17,8 +17,8 @@
   }
   let { session, stepId, prefs, onamend }: Props = $props();
   const len = $derived(lengthText(prefs));
-  const face = $derived(session.state.drive.stack.faceMm);
-  const rows = $derived(session.state.drive.patches);
+  const face = $derived(session.state.work.stack.faceMm);
+  const rows = $derived(session.state.work.patches);
   const mine = $derived(rows.filter((r) => r.low.step === stepId));
   const last = $derived(mine.findLast((r) => r.pattern) ?? null);
   const earlier = $derived(rows.findLast((r) => r.pattern && r !== last && r.n < (last?.n ?? Infinity)) ?? null);

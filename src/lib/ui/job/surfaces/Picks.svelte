@@ -18,7 +18,7 @@
     onlook?: (mm: number | null) => void;
   }
   let { session, view, step, prefs, onlook }: Props = $props();
-  const kind = $derived(step.takes!);
+  const kind = $derived(step.takes[0]!);
   const len = $derived(lengthText(prefs));
   const taken = $derived(partsTaken(session.state.replayed, kind));
   // what is on the job already counts as in the tray: a pick is of all that could be under the drive

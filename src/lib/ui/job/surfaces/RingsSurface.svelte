@@ -19,7 +19,7 @@
   }
   let { session, view, stepId, line, prefs, onamend }: Props = $props();
   const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
-  const w = $derived(session.state.drive.rings);
+  const w = $derived(session.state.work.rings);
   const len = $derived(lengthText(prefs));
   const high = $derived(w.height ? Math.min(60, Math.max(6, (w.height.mm - (w.bare?.value ?? w.height.mm)) * 14)) : 6);
 </script>
@@ -55,7 +55,7 @@
           : `Height of the shaft, to lie from ${len(w.minMm, 2)} to ${len(w.maxMm ?? w.minMm, 2)}. Never more rings than drawn, unless the seat was machined and that is noted.`}
       />
     {/if}
-    {#if step.takes}<Picks {session} {view} {step} {prefs} />{/if}
+    {#if step.takes.length}<Picks {session} {view} {step} {prefs} />{/if}
   </div>
 </div>
 

@@ -16,7 +16,7 @@
     onamend: (r: Reading) => void;
   }
   let { session, stepId, line, prefs, onamend }: Props = $props();
-  const o = $derived(session.state.drive.tooth.orient);
+  const o = $derived(session.state.work.tooth.orient);
   const wanted = $derived(numberOf(session.engine, 'driveSlotBearingDeg') ?? null);
   const seen = $derived(session.state.readings.findLast((r) => r.slot === 'drive-slot') ?? null);
   const rows = $derived(o?.choices.slice(0, 3) ?? []);

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
-  import { lastPatch } from '$core/job/drive/drive-words.ts';
+  import { lastPatch } from '$core/job/drive/patch-work.ts';
   import { NO_TRIAL, whatIf, type Trial } from '$core/job/drive/what-if.ts';
   import { lengthPm } from '$core/job/words.ts';
   import { fixed } from '$core/units/format.ts';
@@ -26,8 +26,8 @@
   let { session, view, stepId, line, prefs, onamend }: Props = $props();
 
   const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
-  const work = $derived(session.state.drive.stack);
-  const patch = $derived(lastPatch(session.state));
+  const work = $derived(session.state.work.stack);
+  const patch = $derived(lastPatch(session.state.work.patches));
   const len = $derived(lengthText(prefs));
   let trial = $state<Trial>({ ...NO_TRIAL });
   /** a pick looked at before it is taken */
@@ -113,7 +113,7 @@
         gap.
       </p>
     {/if}
-    {#if step.takes}<Picks {session} {view} {step} {prefs} onlook={(mm) => (looked = mm)} />{/if}
+    {#if step.takes.length}<Picks {session} {view} {step} {prefs} onlook={(mm) => (looked = mm)} />{/if}
   </div>
 </div>
 

@@ -16,7 +16,7 @@
     onamend: (r: Reading) => void;
   }
   let { session, stepId, line, prefs, onamend }: Props = $props();
-  const t = $derived(session.state.drive.tip);
+  const t = $derived(session.state.work.tip);
   const len = $derived(lengthText(prefs));
   const SCALE = 7;
   const x = (mm: number) => 170 + mm * SCALE;

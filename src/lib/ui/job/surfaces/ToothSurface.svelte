@@ -23,7 +23,7 @@
   const engine = $derived(session.engine);
   const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
   const asksArc = $derived(step.slots.some((s) => s.slot === 'arc-min'));
-  const logged = $derived(session.state.drive.tooth);
+  const logged = $derived(session.state.work.tooth);
   /** an arc being dragged, until it is logged or dropped */
   let dragged = $state.raw<Arc | null>(null);
   const t = $derived(dragged ? withArc(engine, logged, dragged) : logged);

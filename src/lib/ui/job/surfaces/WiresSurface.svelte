@@ -15,13 +15,13 @@
     onamend: (r: Reading) => void;
   }
   let { session, stepId, prefs, onamend }: Props = $props();
-  const w = $derived(session.state.drive.wires);
+  const w = $derived(session.state.work.wires);
   const order = $derived(listOf(session.engine, 'firingOrder') ?? []);
   const rotor = $derived(choiceOf(session.engine, 'rotorDirection') as 'cw' | 'ccw' | undefined);
   const n = $derived(order.length);
   const expected = $derived(w.map?.expected ?? order.map((_, k) => order[rotor === 'ccw' ? (n - k) % n : k]!));
   const runs = $derived(rotor ? turnArrow(rotor, 215, 40, CENTRE.radius + 16) : null);
-  const first = $derived(session.state.drive.tooth.rotorTargetDeg ?? 0);
+  const first = $derived(session.state.work.tooth.rotorTargetDeg ?? 0);
   const bad = (k: number) => w.map !== null && w.map.wrong.includes(k);
 </script>
 

@@ -17,7 +17,7 @@
     onamend: (r: Reading) => void;
   }
   let { session, stepId, line, prefs, onamend }: Props = $props();
-  const rows = $derived(session.state.drive.witness);
+  const rows = $derived(session.state.work.witness);
   const order = $derived(listOf(session.engine, 'firingOrder'));
   const rotor = $derived(choiceOf(session.engine, 'rotorDirection') as 'cw' | 'ccw' | undefined);
   const mark = $derived(rows[0]!.before?.value ?? null);

@@ -1,0 +1,33 @@
+import type { Domain } from '$core/job/domains/domain.ts';
+import { register } from '$core/job/domains/domain.ts';
+import type { RunSheet, Surface } from '$core/sheets/types.ts';
+
+const stack = async () => (await import('$core/job/domains/stack.ts')).stackDomain;
+const tooth = async () => (await import('$core/job/domains/tooth.ts')).toothDomain;
+const cap = async () => (await import('$core/job/domains/cap.ts')).capDomain;
+const curves = async () => (await import('$core/job/domains/curves.ts')).curvesDomain;
+
+const of: { [S in Surface]?: () => Promise<Domain> } = {
+  stack,
+  patch: stack,
+  tooth,
+  drop: tooth,
+  shaft: tooth,
+  witness: tooth,
+  wires: cap,
+  tip: cap,
+  gears: async () => (await import('$core/job/domains/gears.ts')).gearsDomain,
+  rings: async () => (await import('$core/job/domains/rings.ts')).ringsDomain,
+  gap: curves,
+  sweep: curves,
+  lobes: curves,
+  vacuum: curves,
+  targets: curves,
+  recurve: curves
+};
+
+/** Fetches the workings of a run sheet's surfaces: a screen carries no others. To be awaited before its state is asked for. */
+export async function loadDomains(sheet: RunSheet): Promise<void> {
+  const wanted = new Set(sheet.steps.flatMap((s) => of[s.surface] ?? []));
+  register(...(await Promise.all([...wanted].map((load) => load()))));
+}
