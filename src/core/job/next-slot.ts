@@ -17,6 +17,13 @@ export interface Aim {
   n: number | null;
 }
 
+/** Figures that are read in pairs, one after the other, as often as wanted. */
+const PAIRED = [
+  ['sweep-rpm', 'sweep-deg'],
+  ['spread-rpm', 'spread'],
+  ['vac-kpa', 'vac-deg']
+] as const;
+
 /** Where the next figure goes: the first slot of the step still empty, or the one that repeats. Null: takes none. */
 export function nextSlot(state: JobState, step: Step, prefer?: string): Aim | null {
   if (step.slots.length === 0) return null;
@@ -30,12 +37,21 @@ export function nextSlot(state: JobState, step: Step, prefer?: string): Aim | nu
     return { slot: named(as), as, n: counted ? mine.filter((r) => r.slot === as).length + 1 : null };
   }
   if (step.surface === 'timing') {
-    const base = step.slots[0]!;
+    if (prefer === 'rim') return { slot: named('rim'), as: 'rim', n: null };
+    const base = named(state.timing[step.id]!.slot);
     const repeat = prefer ? prefer === 'again' : state.timing[step.id]!.nextIsRepeat;
     return { slot: base, as: repeat ? `${base.slot}-again` : base.slot, n: null };
   }
   const asked = step.slots.find((s) => s.slot === prefer);
   if (asked) return { slot: asked, as: asked.slot, n: null };
+  // speed, then what is read there
+  const pair = PAIRED.find(([first]) => step.slots.some((s) => s.slot === first));
+  if (pair) {
+    const [first, second] = pair;
+    const open = mine.filter((r) => r.slot === first).length > mine.filter((r) => r.slot === second).length;
+    const slot = named(open ? second : first);
+    return { slot, as: slot.slot, n: null };
+  }
   // heights of a contact are read in pairs: the lower end, then the upper
   if (step.surface === 'patch') {
     const lows = mine.filter((r) => r.slot === 'patch-low').length;
@@ -90,6 +106,7 @@ export function doubt(
   if (aim.as === 'fit-dial') return fitDoubt(state, engine, aim, value);
   if (aim.as === 'gap') return gapDoubt(state, text, value);
   if (aim.slot.quantity === 'length' && value < 0 && aim.as !== 'offset') return 'A length below zero: is it meant so?';
+  if (aim.as === 'sweep-deg') return sweepDoubt(state, engine, step, value);
   if (aim.slot.quantity === 'timing') {
     if (Math.abs(value) > 60) return `${value.toFixed(1)}° is far from any initial timing.`;
     const target = numberOf(engine, 'staticBtdc');
@@ -126,6 +143,20 @@ function gapDoubt(state: JobState, text: string, mm: number): string | null {
   const washer = washers.length > 0 ? washers.reduce((t, w) => t + w.value, 0) / washers.length : null;
   return washer !== null && mm > washer
     ? `The gap is wider than the washer by ${(mm - washer).toFixed(3)} mm: the float would be below zero. Do the blades add up?`
+    : null;
+}
+
+/** A reading beyond what the marks on the rim can show, or a jump that no advance makes between two speeds. */
+function sweepDoubt(state: JobState, engine: Engine, step: Step, value: number): string | null {
+  if (Math.abs(value) > 60) return `${value.toFixed(1)}° is far from any timing.`;
+  const reach = numberOf(engine, 'tapeReachDeg');
+  const way = state.replayed.chosen.get('mark-scale') ?? 'tape';
+  if (reach !== undefined && value > reach && way !== 'delay')
+    return `The marks on the rim reach to ${reach}°: is ${value}° read with a delay, or guessed?`;
+  const points = state.work.sweeps.find((s) => s.step === step.id)?.points.filter((p) => p.timing) ?? [];
+  const last = points[points.length - 1]?.timing;
+  return last && Math.abs(value - last.value) > 15
+    ? `That is ${Math.abs(value - last.value).toFixed(0)}° from the last point.`
     : null;
 }
 

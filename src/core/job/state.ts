@@ -10,7 +10,7 @@ import type { JobEvent } from './events.ts';
 import { markError, type MarkError } from './mark-work.ts';
 import { replay, type Reading, type Replayed, type StepMark } from './replay.ts';
 import { tdcWork, type TdcWork } from './tdc-work.ts';
-import { timingWork, type TimingWork } from './timing-work.ts';
+import { METHOD_SLOT, timingWork, type TimingWork } from './timing-work.ts';
 
 export type StepState = 'done' | 'skipped' | 'repeat' | 'open' | 'blocked' | 'not-needed';
 
@@ -92,7 +92,7 @@ export function jobState(sheet: RunSheet, engine: Engine, log: readonly JobEvent
     evidence,
     crank: crankPlace(engine, r, tdc, evidence),
     targetBtdc: numberOf(engine, 'staticBtdc') ?? null,
-    timing: timings(sheet, engine, r, mark),
+    timing: timings(sheet, engine, r, mark, chosen),
     work,
     engine,
     progress: {
@@ -162,10 +162,20 @@ function chosenSchools(engine: Engine, r: Replayed): Record<SchoolId, ChosenScho
   >;
 }
 
-function timings(sheet: RunSheet, engine: Engine, r: Replayed, mark: MarkError | null): Record<string, TimingWork> {
+function timings(
+  sheet: RunSheet,
+  engine: Engine,
+  r: Replayed,
+  mark: MarkError | null,
+  chosen: Record<SchoolId, ChosenSchool>
+): Record<string, TimingWork> {
   const out: Record<string, TimingWork> = {};
   for (const s of sheet.steps)
-    if (s.surface === 'timing') out[s.id] = timingWork(engine, r.readings, s.id, s.slots[0]!.slot, mark);
+    if (s.surface === 'timing') {
+      const byMethod = s.school === 'trigger';
+      const slot = (byMethod ? METHOD_SLOT[chosen.trigger.option] : undefined) ?? s.slots[0]!.slot;
+      out[s.id] = timingWork(engine, r.readings, s.id, slot, mark, byMethod);
+    }
   return out;
 }
 

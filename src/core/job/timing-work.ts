@@ -1,6 +1,8 @@
 import type { Verdict } from '../measure/verdict.ts';
 import { verdict } from '../measure/verdict.ts';
 import { gaugeCombine } from '../measure/gauge.ts';
+import { staticGain } from '../static/static-gain.ts';
+import { timingBudget } from '../static/timing-budget.ts';
 import { staticAdjust, type HousingMove } from '../static/static-adjust.ts';
 import { choiceOf, numberOf, type Engine } from '../sheets/engine.ts';
 import type { MarkError } from './mark-work.ts';
@@ -18,11 +20,33 @@ export interface SettingRow {
   /** shares of the variance: what to measure better */
   uReading: number;
   uMark: number;
+  /** of the readings: their scatter, and the gauge's own */
+  uScatter: number;
+  uGauge: number;
+  /** rim scale at this setting, mm */
+  rimMm: number | null;
   verdict: Verdict | null;
   move: HousingMove | null;
 }
 
+/** The slot in which a way of seeing the firing point is read. */
+export const METHOD_SLOT: Record<string, string> = {
+  lamp: 'fires',
+  edge: 'fires-edge',
+  spark: 'fires-spark',
+  vane: 'fires-vane',
+  tip: 'fires-tip'
+};
+
 export interface TimingWork {
+  /** the slot that is read now: that of the way chosen, where there are ways */
+  slot: string;
+  /** what other ways of seeing it gave, with whether they agree with this one */
+  others: { method: string; btdc: number; uDeg: number; apartDeg: number; agrees: boolean }[];
+  /** what makes up the uncertainty of the latest setting, largest first */
+  budget: ReturnType<typeof timingBudget> | null;
+  /** what a millimetre at the rim does, learnt from two settings, and where the rim belongs for the target */
+  gain: { degPerMm: number; rimMm: number } | null;
   rows: SettingRow[];
   latest: SettingRow | null;
   markKnown: boolean;
@@ -42,7 +66,8 @@ export function timingWork(
   readings: readonly Reading[],
   stepId: string,
   slot: string,
-  mark: MarkError | null
+  mark: MarkError | null,
+  byMethod = false
 ): TimingWork {
   const targetBtdc = numberOf(engine, 'staticBtdc') ?? null;
   const minBtdc = numberOf(engine, 'staticMinBtdc') ?? null;
@@ -54,8 +79,13 @@ export function timingWork(
     else groups[groups.length - 1]!.push(r);
   }
   const rows = groups.map((g, k) => setting(k + 1, g, engine, mark, { targetBtdc, minBtdc, maxBtdc }));
+  for (const [k, row] of rows.entries()) row.rimMm = rimAt(readings, stepId, groups[k]!, groups[k + 1]);
   const latest = rows[rows.length - 1] ?? null;
   return {
+    slot,
+    others: byMethod && latest ? othersOf(engine, readings, stepId, slot, mark, latest) : [],
+    budget: latest ? budgetOf(latest, mark !== null) : null,
+    gain: targetBtdc === null ? null : gainOf(rows, targetBtdc),
     rows,
     latest,
     markKnown: mark !== null,
@@ -64,6 +94,69 @@ export function timingWork(
     maxBtdc,
     nextIsRepeat: latest !== null && latest.verdict?.state !== 'out'
   };
+}
+
+/** What the other ways gave last, and whether they agree within their uncertainties. */
+function othersOf(
+  engine: Engine,
+  readings: readonly Reading[],
+  stepId: string,
+  slot: string,
+  mark: MarkError | null,
+  latest: SettingRow
+): TimingWork['others'] {
+  return Object.entries(METHOD_SLOT).flatMap(([method, other]) => {
+    if (other === slot) return [];
+    const row = timingWork(engine, readings, stepId, other, mark).latest;
+    if (!row) return [];
+    const apartDeg = row.btdc - latest.btdc;
+    // the mark's error is in both alike and drops out of the difference
+    const agrees = Math.abs(apartDeg) <= 2 * Math.hypot(row.uReading, latest.uReading) + 1e-9;
+    return [{ method, btdc: row.btdc, uDeg: row.uDeg, apartDeg, agrees }];
+  });
+}
+
+const budgetOf = (row: SettingRow, markKnown: boolean): ReturnType<typeof timingBudget> =>
+  timingBudget({
+    terms: [
+      { name: 'the gauge itself', uDeg: row.uGauge },
+      { name: 'scatter of the readings', uDeg: row.uScatter },
+      ...(markKnown ? [{ name: 'where true TDC lies', uDeg: row.uMark }] : [])
+    ]
+  });
+
+/** What to measure better, from the largest share. */
+export function budgetAdvice(b: ReturnType<typeof timingBudget>, readings: number): string {
+  const most = b.shares[0]!;
+  const pct = `${(100 * most.share).toFixed(0)} %`;
+  switch (most.name) {
+    case 'the gauge itself':
+      return `Most of it, ${pct}, is the gauge: a finer scale helps, more readings do not.`;
+    case 'scatter of the readings':
+      return `Most of it, ${pct}, is scatter: ${readings < 4 ? 'read it again a few times' : 'look for what moves: slack, a loose plate'}.`;
+    default:
+      return `Most of it, ${pct}, is where true TDC lies: more pairs at TDC help, more readings here do not.`;
+  }
+}
+
+function gainOf(rows: readonly SettingRow[], targetBtdc: number): TimingWork['gain'] {
+  const moves = rows.flatMap((r) => (r.rimMm === null ? [] : [{ rimMm: r.rimMm, btdc: r.btdc }]));
+  if (moves.length < 2) return null;
+  const gain = staticGain({ moves, targetBtdc });
+  return gain.ok ? gain.out : null;
+}
+
+/** The rim as it was read while a setting stood: after its first reading, before the next setting's. */
+function rimAt(
+  readings: readonly Reading[],
+  stepId: string,
+  group: readonly Reading[],
+  next: readonly Reading[] | undefined
+): number | null {
+  const from = group[0]!.seq;
+  const to = next?.[0]!.seq ?? Infinity;
+  const rim = readings.findLast((r) => r.step === stepId && r.slot === 'rim' && r.seq > from && r.seq < to);
+  return rim?.value ?? null;
 }
 
 interface Limits {
@@ -90,6 +183,9 @@ function setting(n: number, readings: Reading[], engine: Engine, mark: MarkError
     uDeg,
     uReading: all.u,
     uMark,
+    uScatter: all.uA,
+    uGauge: all.uB,
+    rimMm: null,
     verdict: judged ? verdict(btdc, uDeg, lim.minBtdc, lim.maxBtdc) : null,
     move: housingMove(engine, btdc, lim.targetBtdc)
   };

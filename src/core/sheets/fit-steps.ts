@@ -1,5 +1,27 @@
-import { step, type Step } from './types.ts';
+import { step, type Slot, type Step } from './types.ts';
 import type { Use } from './shared-steps.ts';
+
+/** Where the trigger fires, by each way of seeing it; what is set at the rim beside it. */
+export const firingSlots: Slot[] = [
+  { slot: 'fires', label: 'trigger fires, read on the wheel', quantity: 'timing', gauge: 'wheel', repeats: true },
+  {
+    slot: 'fires-edge',
+    label: 'tooth at its pole, read on the wheel',
+    quantity: 'timing',
+    gauge: 'wheel',
+    repeats: true
+  },
+  { slot: 'fires-spark', label: 'flash seen, read on the wheel', quantity: 'timing', gauge: 'wheel', repeats: true },
+  { slot: 'fires-vane', label: 'sensor changes, read on the wheel', quantity: 'timing', gauge: 'wheel', repeats: true },
+  {
+    slot: 'fires-tip',
+    label: 'tip under its terminal, read on the wheel',
+    quantity: 'timing',
+    gauge: 'wheel',
+    repeats: true
+  },
+  { slot: 'rim', label: 'housing at the rim scale', quantity: 'length', gauge: 'micrometer', repeats: true }
+];
 
 /** Steps of fitting and timing a distributor, shared by every run sheet that fits one. */
 export const chooseTower = (u: Use): Step =>
@@ -133,9 +155,8 @@ export const indexHousing = (u: Use): Step =>
     hazards: ['hv-ignition'],
     sets: ['housing-indexed'],
     needs: ['distributor-seated', 'crank-at-reference', 'compression-confirmed', 'slack-taken-up'],
-    slots: [
-      { slot: 'fires', label: 'trigger fires, read on the wheel', quantity: 'timing', gauge: 'wheel', repeats: true }
-    ],
+    slots: firingSlots,
+    school: 'trigger',
     surface: 'timing',
     values: ['staticBtdc', 'rotorDirection', 'ratio'],
     ...u

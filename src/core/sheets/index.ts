@@ -8,9 +8,25 @@ import { pedestal } from './pedestal.ts';
 import { refitSame } from './refit-same.ts';
 import { regear } from './regear.ts';
 import type { RunSheet } from './types.ts';
+import { benchCheck } from './bench-check.ts';
+import { recurve } from './recurve.ts';
+import { staticTiming } from './static-timing.ts';
+import { strobeTiming } from './strobe-timing.ts';
 import { verifyMarks } from './verify-marks.ts';
 
-const sheets: RunSheet[] = [fitFromScratch, fitDifferent, refitSame, pedestal, openCase, regear, verifyMarks];
+const sheets: RunSheet[] = [
+  fitFromScratch,
+  fitDifferent,
+  refitSame,
+  pedestal,
+  openCase,
+  regear,
+  staticTiming,
+  strobeTiming,
+  recurve,
+  benchCheck,
+  verifyMarks
+];
 
 const labelled = (s: RunSheet): RunSheet => ({
   ...s,

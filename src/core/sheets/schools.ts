@@ -260,6 +260,141 @@ export const schools = {
       }
     ],
     proposes: () => ({ option: 'one-by-one', because: 'no order can be lost' })
+  },
+  trigger: {
+    title: 'How the firing point is seen',
+    options: [
+      {
+        id: 'lamp',
+        name: 'contacts just opening, by lamp or meter',
+        gives: 'Sharp and cheap, hardly any power.',
+        costs: 'Contacts clean and their gap set; slack must lie on the running side.',
+        preferWhen: 'Contact sets.'
+      },
+      {
+        id: 'edge',
+        name: 'trigger tooth to its pole, by eye',
+        gives: 'No power at all.',
+        costs: 'Which edge fires depends on polarity: from the wiring data, never by likeness.',
+        preferWhen: 'Induction pickups with a known edge.'
+      },
+      {
+        id: 'spark',
+        name: 'spark seen by the strobe, engine at rest',
+        gives: 'The whole chain as it is.',
+        costs: 'High voltage, and each flash may trigger injection; which side it is approached from matters.',
+        preferWhen: 'A module whose edge is not known.'
+      },
+      {
+        id: 'vane',
+        name: 'sensor output, by meter',
+        gives: 'Clean, repeats well.',
+        costs: 'A supply and some skill with the meter; entering and leaving edge are easily confused.',
+        preferWhen: 'Vane sensors.'
+      },
+      {
+        id: 'tip',
+        name: 'rotor tip to its terminal, by eye',
+        gives: 'Quick.',
+        costs: 'Several degrees of doubt: the tip does not say when the trigger fires.',
+        preferWhen: 'A first setting, choosing the tooth.'
+      }
+    ],
+    proposes: (engine) => {
+      const kind = choiceOf(engine, 'triggerKind');
+      if (kind === 'induction') return { option: 'edge', because: 'the data sheet names an induction pickup' };
+      if (kind === 'vane') return { option: 'vane', because: 'the data sheet names a vane sensor' };
+      return kind === 'contacts'
+        ? { option: 'lamp', because: 'the data sheet names contacts' }
+        : { option: 'lamp', because: 'it needs hardly any power; the data sheet does not say what triggers' };
+    }
+  },
+  bias: {
+    title: 'A bias for the first start',
+    options: [
+      {
+        id: 'none',
+        name: 'the exact setting',
+        gives: 'No hidden offset.',
+        costs: 'The method\u2019s own error falls either way.',
+        preferWhen: 'The method repeats well.'
+      },
+      {
+        id: 'advance',
+        name: 'a little early',
+        gives: 'Less backfire after a method that reads late; helps a fresh camshaft start.',
+        costs: 'It kicks if it is too much.',
+        preferWhen: 'Run-in right after the start, the strobe soon.'
+      },
+      {
+        id: 'retard',
+        name: 'a little late',
+        gives: 'Gentle on the starter or the hand.',
+        costs: 'Heat, backfire, a glowing exhaust.',
+        preferWhen: 'High compression, starting by hand.'
+      }
+    ],
+    proposes: () => ({
+      option: 'none',
+      because: 'what is set is then what is meant; a bias is logged as one and cleared at the strobe'
+    })
+  },
+  curve: {
+    title: 'What kind of curve',
+    options: [
+      {
+        id: 'fast',
+        name: 'fast, all in early',
+        gives: 'Lively at low speed.',
+        costs: 'Knock with load, weight or poor fuel; an unsteady idle if it begins too low.',
+        preferWhen: 'Light load, low gearing, free exhaust.'
+      },
+      {
+        id: 'mixed',
+        name: 'one light spring, one strong',
+        gives: 'It begins above idle, then quickens.',
+        costs: 'It cannot be foretold without the springs\u2019 rates.',
+        preferWhen: 'General use.'
+      },
+      {
+        id: 'slow',
+        name: 'slow, all in late',
+        gives: 'Safe and smooth.',
+        costs: 'Sluggish.',
+        preferWhen: 'Heavy load, towing, high compression, poor fuel.'
+      }
+    ],
+    proposes: () => ({
+      option: 'mixed',
+      because: 'for general use; a rule of thumb, the limits are the data sheet\u2019s'
+    })
+  },
+  'mark-scale': {
+    title: 'How advance is read beyond the marks',
+    options: [
+      {
+        id: 'tape',
+        name: 'tape for exactly this rim',
+        gives: 'Neat and readable.',
+        costs: 'Wrong everywhere if the rim is another.',
+        preferWhen: 'A known diameter.'
+      },
+      {
+        id: 'dots',
+        name: 'measured marks with dots of paint',
+        gives: 'Nothing to buy.',
+        costs: 'Layout error.',
+        preferWhen: 'A large rim, checked with the wheel.'
+      },
+      {
+        id: 'delay',
+        name: 'strobe with a delay, at the zero mark',
+        gives: 'Needs only the zero.',
+        costs: 'The instrument\u2019s own error: cross-check once.',
+        preferWhen: 'No room for a scale.'
+      }
+    ],
+    proposes: () => ({ option: 'tape', because: 'it needs no instrument but the strobe' })
   }
 } satisfies Record<string, School>;
 

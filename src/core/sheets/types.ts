@@ -55,6 +55,7 @@ export type Surface =
   | 'wires'
   | 'tip'
   | 'gap'
+  | 'bias'
   | 'sweep'
   | 'lobes'
   | 'vacuum'

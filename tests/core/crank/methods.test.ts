@@ -41,14 +41,18 @@ describe('what each way of finding TDC would reach', () => {
     expect(reach('mark', { markU: 0.2 })).toBe(0.2);
   });
 
-  it('never gets worse with a finer wheel', () => {
+  // pairs are read at the smallest angle that is good enough, so a finer wheel may be read nearer the top: never worse than asked
+  const ENOUGH = 0.15 / Math.sqrt(3);
+  it('never gets worse with a finer wheel, unless it stays within what is asked', () => {
     fc.assert(
       fc.property(
         fc.constantFrom('highest', 'rod', 'stop', 'pairs', 'fit'),
         fc.double({ min: 0.1, max: 1, noNaN: true }),
         (m, k) => {
           const fine = { resolution: 0.5 * k, accuracy: 0.25 * k };
-          expect(reach(m as 'fit', { wheel: fine })!).toBeLessThanOrEqual(reach(m as 'fit')! * (1 + 1e-6));
+          expect(reach(m as 'fit', { wheel: fine })!).toBeLessThanOrEqual(
+            Math.max(reach(m as 'fit')!, m === 'pairs' ? ENOUGH : 0) + 1e-9
+          );
         }
       )
     );

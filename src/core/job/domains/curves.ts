@@ -10,10 +10,11 @@ import {
 import { modelError, recurveWork } from '../curves/recurve-work.ts';
 import { sweepFinding, sweepWork, type SweepWork } from '../curves/sweep-work.ts';
 import { wanderOf } from '../drive/stack-work.ts';
+import { biasOf } from '../curves/bias.ts';
 import { add, type SettledFigure } from '../figures.ts';
 import type { JobState, StepView } from '../state.ts';
 import type { Domain, WorkContext, Works } from './domain.ts';
-import { asks, verdictOpen } from './said.ts';
+import { asks, turnWord, verdictOpen } from './said.ts';
 
 /** Gap and dwell, sweeps, springs, vacuum, the spacing of the sparks. */
 export const curvesDomain: Domain = {
@@ -48,7 +49,8 @@ export const curvesDomain: Domain = {
       headline: (state) => vacuumFinding(state.work.vacuum),
       open: (state) => (state.work.vacuum.hold?.state === 'out' ? 'the diaphragm leaks' : null)
     },
-    gap: { headline: gapHeadline, open: gapOpen }
+    gap: { headline: gapHeadline, open: gapOpen },
+    bias: { headline: biasHeadline }
   },
   figures: curveFigures
 };
@@ -108,6 +110,14 @@ function gapHeadline(state: JobState): string | null {
   const { shift } = state.work.gap;
   if (!shift || Math.abs(shift.timingShiftDeg) < 0.05) return null;
   return `From ${shift.fromDeg}° to ${shift.toDeg}° of dwell moves the timing ${Math.abs(shift.timingShiftDeg).toFixed(1)}° ${shift.timingShiftDeg > 0 ? 'earlier' : 'later'}`;
+}
+
+/** How far to turn the housing for the bias, from where it was set. */
+function biasHeadline(state: JobState): string | null {
+  const b = biasOf(state);
+  if (!b) return null;
+  if (b.deg === 0) return 'The exact setting is kept: no bias';
+  return `Turn the housing ${b.move.housingDeg.toFixed(2)}° ${turnWord(b.move.turn as 'cw' | 'ccw')} (from above): ${Math.abs(b.deg).toFixed(1)}° ${b.deg > 0 ? 'early' : 'late'}, logged as a bias`;
 }
 
 function gapOpen(state: JobState): string | null {

@@ -1,5 +1,5 @@
 import type { SettledFigure } from '$core/job/index.ts';
-import type { EarlierMark } from '$core/sheets/engine.ts';
+import type { EarlierFigure, EarlierMark } from '$core/sheets/engine.ts';
 import type { FloorLine } from '$core/job/words.ts';
 import { query, withTransaction, type Queryable } from '../db/pool.ts';
 
@@ -88,6 +88,24 @@ export async function earlierMarks(jobId: string, on?: Queryable): Promise<Earli
     on
   );
   return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
+}
+
+/** The newest figure of each key that jobs before this one settled. */
+export async function earlierFigures(
+  jobId: string,
+  keys: readonly string[],
+  on?: Queryable
+): Promise<Record<string, EarlierFigure>> {
+  const rows = await query<{ key: string; value: number; u: number | null; at: Date; output: unknown }>(
+    'earlier-figures',
+    `SELECT DISTINCT ON (f.key) f.key, f.value, f.u, j.opened_at AS at, f.output
+     FROM job me JOIN job j ON j.engine_id = me.engine_id AND j.opened_at < me.opened_at
+     JOIN job_figure f ON f.job_id = j.id AND f.key = ANY($2)
+     WHERE me.id = $1 ORDER BY f.key, j.opened_at DESC`,
+    [jobId, keys],
+    on
+  );
+  return Object.fromEntries(rows.map(({ key, at, ...r }) => [key, { ...r, at: at.toISOString() }]));
 }
 
 /** A settled figure over an engine's jobs, oldest first. */

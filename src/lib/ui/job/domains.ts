@@ -19,6 +19,7 @@ const of: { [S in Surface]?: () => Promise<Domain> } = {
   gears: async () => (await import('$core/job/domains/gears.ts')).gearsDomain,
   rings: async () => (await import('$core/job/domains/rings.ts')).ringsDomain,
   gap: curves,
+  bias: curves,
   sweep: curves,
   lobes: curves,
   vacuum: curves,

@@ -1,0 +1,99 @@
+import * as fit from './fit-steps.ts';
+import * as shared from './shared-steps.ts';
+import * as time from './timing-steps.ts';
+import { step, type RunSheet } from './types.ts';
+
+const FOUND = 'The curve as it was found';
+const CHOOSE = 'Target, springs and stop';
+const FIT = 'Fit the parts';
+const PROVE = 'Measure again';
+
+/** The advance curve changed on purpose: from the measured curve over the springs of the tray to a second sweep. */
+export const recurve: RunSheet = {
+  id: 'recurve',
+  title: 'Recurve the advance',
+  short: 'recurve: springs and stop',
+  begins: ['distributor-seated', 'gear-meshed', 'oil-drive-engaged', 'clamp-snug', 'leads-fitted', 'gasket-fitted'],
+  steps: [
+    shared.intake({
+      id: 'intake',
+      phase: FOUND,
+      say: 'Check limits, idle, total, and which springs and stop are in now.',
+      values: ['staticBtdc', 'rotorDirection', 'ratio', 'advanceBand', 'totalMaxBtdc', 'idleRpm']
+    }),
+    time.weightsFree({ id: 'free', phase: FOUND }),
+    fit.strobeOn({ id: 'strobe-on', phase: FOUND }),
+    fit.hoseOff({ id: 'hose', phase: FOUND }),
+    fit.nothingLeft({ id: 'sweep-list', phase: FOUND }),
+    fit.firstStart({
+      id: 'start',
+      phase: FOUND,
+      title: 'Started and warm',
+      say: 'Start it, run it warm, choke off, idle below the start of the advance.'
+    }),
+    time.sweepRun({
+      id: 'baseline',
+      phase: FOUND,
+      title: 'Curve as it was found, swept',
+      why: 'Never change a curve that has not been seen.',
+      sets: ['baseline-known'],
+      needs: ['engine-running', 'strobe-connected', 'vacuum-plugged', 'advance-free']
+    }),
+    time.targetsSet({ id: 'targets', phase: CHOOSE }),
+    time.searchTray({ id: 'search', phase: CHOOSE }),
+    shared.makeSafe({
+      id: 'safe',
+      phase: FIT,
+      say: 'Stop the engine, battery earth lead off, fuel shut, key in your pocket.',
+      clears: ['engine-running', 'ignition-live']
+    }),
+    step({
+      id: 'fit',
+      phase: FIT,
+      title: 'Parts changed without loss',
+      say: 'Work over a tray, hold the springs when unhooking, keep spacers and washers, the stop\u2019s nut only to its light torque.',
+      why: 'Small parts escape, and a lost spacer changes the curve.',
+      accept: 'Same count back, rotor on in its keyed place.',
+      ifSkipped: 'A lost spacer, a broken stud, a jammed rotor.',
+      tools: ['hooks', 'small spanner', 'magnet'],
+      minutes: 12,
+      hazards: ['flying', 'overtorque'],
+      needs: ['battery-isolated'],
+      sets: ['curve-fitted']
+    }),
+    time.weightsFree({
+      id: 'free-again',
+      phase: FIT,
+      title: 'Weights free with the new parts',
+      needs: ['curve-fitted']
+    }),
+    fit.nothingLeft({ id: 'list-again', phase: PROVE }),
+    fit.firstStart({ id: 'start-again', phase: PROVE, title: 'Started again' }),
+    fit.strobeInitial({
+      id: 'strobe',
+      phase: PROVE,
+      say: 'At warm idle, hose plugged, set the initial timing that the search asked for, and read it.'
+    }),
+    time.sweepRun({
+      id: 'sweep',
+      phase: PROVE,
+      title: 'Curve swept again',
+      why: 'What was predicted is proved by the engine, not by the drawing.'
+    }),
+    time.vacuumChecked({ id: 'vacuum', phase: PROVE, needs: ['engine-running', 'strobe-connected'] }),
+    fit.clampFinal({ id: 'clamp-final', phase: PROVE }),
+    step({
+      id: 'load',
+      phase: PROVE,
+      title: 'Proved under load',
+      say: 'Load it as it will be loaded and listen for knock; back off at the first sign.',
+      why: 'A curve is proved by the engine.',
+      accept: 'No knock at the worst load and fuel it will see.',
+      ifSkipped: 'Holed pistons.',
+      minutes: 20,
+      helper: 'yes',
+      hazards: ['first-start', 'vehicle-move']
+    }),
+    shared.closeLog({ id: 'close', phase: PROVE })
+  ]
+};

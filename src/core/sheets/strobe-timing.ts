@@ -1,0 +1,66 @@
+import * as fit from './fit-steps.ts';
+import * as shared from './shared-steps.ts';
+import * as time from './timing-steps.ts';
+import { step, type RunSheet } from './types.ts';
+
+const READY = 'Make ready';
+const BASE = 'Initial timing';
+const CURVE = 'The curve';
+const CLOSE = 'Lock and close';
+
+/** The strobe on a running engine: initial timing, the whole curve up and down, scatter, vacuum, lock. */
+export const strobeTiming: RunSheet = {
+  id: 'strobe-timing',
+  title: 'Verify timing and curve with the strobe',
+  short: 'strobe: initial, curve, vacuum',
+  begins: ['distributor-seated', 'gear-meshed', 'oil-drive-engaged', 'clamp-snug', 'leads-fitted', 'gasket-fitted'],
+  steps: [
+    shared.intake({
+      id: 'intake',
+      phase: READY,
+      values: ['staticBtdc', 'rotorDirection', 'ratio', 'advanceBand', 'idleRpm']
+    }),
+    step({
+      id: 'marks',
+      phase: READY,
+      title: 'Marks clean and painted',
+      say: 'With the engine stopped clean and paint the true mark and its pointer, fine as a line.',
+      why: 'Parallax and dirt cost degrees.',
+      accept: 'A thin line seen from where you will stand.',
+      ifSkipped: 'The wrong groove is read.',
+      tools: ['brush', 'paint'],
+      hazards: ['rotating'],
+      mustBeOff: ['engine-running']
+    }),
+    fit.strobeOn({ id: 'strobe-on', phase: READY }),
+    fit.hoseOff({ id: 'hose', phase: READY }),
+    fit.nothingLeft({ id: 'sweep-list', phase: READY }),
+    fit.firstStart({
+      id: 'start',
+      phase: READY,
+      title: 'Started and warm',
+      say: 'Start it, run it warm, choke off, idle below the start of the advance.'
+    }),
+    fit.strobeInitial({
+      id: 'strobe',
+      phase: BASE,
+      needs: ['engine-running', 'strobe-connected', 'clamp-snug', 'vacuum-plugged']
+    }),
+    time.sweepRun({ id: 'sweep', phase: CURVE }),
+    time.steadiness({ id: 'steady', phase: CURVE }),
+    time.vacuumChecked({ id: 'vacuum', phase: CURVE, needs: ['engine-running', 'strobe-connected'] }),
+    fit.clampFinal({ id: 'clamp-final', phase: CLOSE }),
+    step({
+      id: 'hot-start',
+      phase: CLOSE,
+      title: 'Hot restart proved',
+      say: 'Let the heat soak in, start again, listen for labour or a kick.',
+      why: 'Too much initial timing shows here.',
+      accept: 'Cranks evenly.',
+      ifSkipped: 'A broken starter later.',
+      minutes: 10,
+      hazards: ['first-start']
+    }),
+    shared.closeLog({ id: 'close', phase: CLOSE })
+  ]
+};

@@ -1,0 +1,339 @@
+import { describe, expect, it } from 'vitest';
+import { notSettled, settledFigures, words } from '$core/job/index.ts';
+import { curveMatch } from '$core/curves/curve-match.ts';
+import { advanceOf, matchInput, predict } from '$core/job/curves/recurve-work.ts';
+import { doubt, readFor } from '$core/job/next-slot.ts';
+import type { StockItem } from '$core/job/index.ts';
+import scenario from '../../scenarios/recurve.json' with { type: 'json' };
+import { agrees } from '../../support/close.ts';
+import { engineWith, GAUGES, PlayedJob, SHEET } from '../../support/played.ts';
+
+const { inputs } = scenario;
+const expected = (calc: string) => scenario.journey.find((j) => j.expect.calc === calc)!.expect.out as never;
+const CURVE: Record<string, string> = {
+  ...SHEET,
+  cylinders: '6',
+  firingOrder: '1-5-3-6-2-4',
+  rotorDirection: 'cw',
+  vacuumUnit: 'none',
+  advanceKind: 'weights',
+  idleRpm: String(inputs.limits.idleRpm),
+  advanceBand: inputs.spec.map((s) => `${s.rpm} ${s.minDeg}-${s.maxDeg}`).join('; '),
+  totalMaxBtdc: String(inputs.limits.totalMaxBtdc),
+  startMinBtdc: String(inputs.initial.minBtdc),
+  startMaxBtdc: String(inputs.initial.maxBtdc),
+  creepMaxDeg: String(inputs.limits.creepMaxDeg),
+  springARate: String(inputs.from[0]!.rateNPerMm),
+  springAPreload: String(inputs.from[0]!.preloadN),
+  springBRate: String(inputs.from[1]!.rateNPerMm),
+  springBPreload: String(inputs.from[1]!.preloadN),
+  extensionMmPerDeg: String(inputs.extensionMmPerDeg),
+  stopDeg: '22',
+  lobeToleranceDeg: '0.5'
+};
+const part = (id: string, more: Partial<StockItem>): StockItem => ({
+  id,
+  name: id,
+  kind: 'spring',
+  thicknessMm: null,
+  uMm: null,
+  rateNPerMm: null,
+  uRate: null,
+  preloadN: null,
+  deg: null,
+  count: 1,
+  low: 0,
+  ...more
+});
+const stock: StockItem[] = [
+  ...inputs.tray.springs.map((s) => part(s.id, s)),
+  ...inputs.tray.stops.map((s) => part(s.id, { kind: 'stop', deg: s.deg }))
+];
+const len: words.LengthText = (mm, d = 2) => `${mm.toFixed(d)} mm`;
+const headline = (job: PlayedJob, step: string) => words.headline(job.state, job.engine, job.view(step), len);
+/** a strobe good for half a degree of standard uncertainty, as the scenario has it */
+const STROBE = { id: 'strobe', name: 'Strobe', resolution: 0, accuracy: inputs.uDeg * Math.sqrt(3) };
+
+function sweep(job: PlayedJob, step: string, points: readonly (readonly number[])[], gauge = STROBE): PlayedJob {
+  for (const [rpm, deg] of points) {
+    job.read(step, 'sweep-rpm', String(rpm));
+    job.say({ kind: 'reading', step, slot: 'sweep-deg', ...job.figure(step, 'sweep-deg', `${deg}b`), gauge });
+  }
+  return job;
+}
+const found = (values = CURVE) => {
+  const job = new PlayedJob(engineWith(values), 'recurve');
+  job.done('intake', 'free', 'strobe-on', 'sweep-list', 'start');
+  return sweep(job, 'baseline', [...inputs.up, ...inputs.down]);
+};
+
+describe('a sweep', () => {
+  it('tells up from down by the way the speed went, and judges every point as worked out by hand', () => {
+    const w = found().state.work.sweeps[0]!;
+    expect(w.points.map((p) => p.dir)).toEqual([...inputs.up.map(() => 'up'), ...inputs.down.map(() => 'down')]);
+    expect(w.compare!.points.map((p) => p.state)).toEqual(
+      scenario.journey.find((j) => j.expect.calc === 'curve.compare')!.expect.perPoint
+    );
+    expect(w.compare!.state).toBe('out');
+    expect(w.compare!.hysteresisDeg).toBeCloseTo(3.2, 9);
+  });
+  it('is lazy where it is furthest below, and sticky', () => {
+    expect(headline(found(), 'baseline')).toBe('Lazy by 5.8° at 2,400, sticky coming down by 3.2°');
+  });
+  it('is fitted going up: start, full advance, initial timing', () => {
+    const w = found().state.work.sweeps[0]!;
+    expect(agrees(w.fit, expected('curve.fit'), 0.02)).toBe(true);
+    expect(w.initialBtdc).toBeCloseTo(9.1, 1);
+    expect(w.baseline![0]!.deg).toBe(0);
+  });
+  it('is open under six points, and does not close a proof with points outside', () => {
+    const job = new PlayedJob(engineWith(CURVE), 'strobe-timing');
+    sweep(job, 'sweep', inputs.up.slice(0, 5));
+    expect(notSettled(job.state, job.view('sweep'))).toContain('5 points going up');
+    sweep(job, 'sweep', inputs.up.slice(5));
+    expect(notSettled(job.state, job.view('sweep'))).toContain('outside their limits');
+    // the curve as it was found may be anything
+    expect(notSettled(found().state, found().view('baseline'))).toBeNull();
+  });
+  it('takes the mark\u2019s error off every reading', () => {
+    const job = new PlayedJob(engineWith(CURVE), 'static-timing');
+    job.done('intake', 'safe', 'gap', 'plugs', 'bar', 'wheel').pairs('1.8', ['342.5', '11.5'], ['342.5', '11.5']);
+    const mark = job.state.mark!;
+    expect(mark.errorDeg).toBeGreaterThan(2);
+    job.say({ kind: 'reading', step: 'strobe', slot: 'strobe', ...job.figure('strobe', 'strobe', '10b') });
+    expect(job.state.timing['strobe']!.latest!.btdc).toBeCloseTo(10 - mark.errorDeg, 9);
+  });
+  it('on a bench is doubled once, speeds and degrees, over the sheet\u2019s initial timing', () => {
+    const job = new PlayedJob(engineWith(CURVE), 'bench-check');
+    job.say({ kind: 'choose', school: 'sweep-scale', option: 'bench' });
+    sweep(job, 'sweep', [[900, 4]], { ...GAUGES.wheel!, accuracy: 0.1 });
+    const [p] = job.state.work.sweeps[0]!.points;
+    expect([p!.rpm, p!.deg]).toEqual([1800, 15]);
+  });
+  it('asks once about a reading beyond the marks, unless it is read with a delay', () => {
+    const job = new PlayedJob(engineWith({ ...CURVE, tapeReachDeg: '20' }), 'strobe-timing');
+    job.read('sweep', 'sweep-rpm', '2400');
+    const ask = () => {
+      const { step } = job.view('sweep');
+      const read = readFor(job.state, step, '27b', () => 'deg');
+      if (!read.ok) throw new Error(read.error.message);
+      return doubt(job.state, job.engine, step, read.out.aim, read.out.figure, '27b');
+    };
+    expect(ask()).toContain('The marks on the rim reach to 20°');
+    job.say({ kind: 'choose', school: 'mark-scale', option: 'delay' });
+    expect(ask()).toBeNull();
+  });
+  it.each([
+    ['locked', [8, 8.2, 8.1], 'Locked, and it stands still'],
+    ['locked', [8, 11, 14], 'Locked, yet it moves by 6.0°'],
+    ['electronic', [8, 11, 14], 'control unit moves the spark by 6.0°']
+  ])('of a distributor without weights (%s) is not judged as a curve', (advanceKind, degs, want) => {
+    const job = new PlayedJob(engineWith({ ...CURVE, advanceKind }), 'strobe-timing');
+    sweep(
+      job,
+      'sweep',
+      degs.map((d, k) => [800 + 800 * k, d])
+    );
+    expect(headline(job, 'sweep')).toContain(want);
+  });
+  it('finds what creeps in at idle', () => {
+    const job = found({ ...CURVE, idleRpm: '1400' });
+    expect(job.state.work.sweeps[0]!.creep!.out).toBe(true);
+    expect(headline(job, 'baseline')).toContain('already in at idle');
+  });
+});
+
+describe('recurving', () => {
+  const baselineOf = (job: PlayedJob) => job.state.work.sweeps[0]!.baseline;
+  const takeParts = (job: PlayedJob, springs: string[], stop: string) => {
+    const of = (id: string) => {
+      const { count: _, low: __, ...p } = stock.find((s) => s.id === id)!;
+      return p;
+    };
+    job.say({ kind: 'take', step: 'search', part: 'spring', parts: springs.map(of) });
+    job.say({ kind: 'take', step: 'search', part: 'stop', parts: [of(stop)] });
+  };
+  it('searches the tray as the scenario does', () => {
+    const job = found();
+    job.say({ kind: 'target', step: 'targets', points: inputs.target });
+    const input = matchInput(job.state.work.recurve, baselineOf(job), stock)!;
+    const out = curveMatch(input);
+    const want = expected('curve.match') as { evaluated: number; ranked: { springs: string[]; misfitDeg: number }[] };
+    if (!out.ok) throw new Error(out.error.message);
+    expect(out.out.evaluated).toBe(want.evaluated);
+    for (const [k, w] of want.ranked.entries()) {
+      expect(out.out.ranked[k]!.springs).toEqual(w.springs);
+      expect(out.out.ranked[k]!.misfitDeg).toBeCloseTo(w.misfitDeg, 1);
+    }
+  });
+  it('takes the middle of the limits for a target until one is said, and an empty tray gives nothing', () => {
+    const job = found();
+    expect(job.state.work.recurve.targetFrom).toBe('limits');
+    expect(job.state.work.recurve.target[2]).toEqual({ rpm: 1800, deg: 21.5 });
+    const empty = curveMatch(matchInput(job.state.work.recurve, baselineOf(job), [])!);
+    expect(empty.ok && empty.out.evaluated).toBe(0);
+  });
+  it('predicts the parts taken, keeps the step open until they are, and names a pair that snaps out', () => {
+    const job = found();
+    expect(notSettled(job.state, job.view('search'))).toContain('no springs are taken');
+    takeParts(job, ['S-03', 'S-14'], 'stop 10');
+    expect(agrees(job.state.work.recurve.predicted, expected('curve.swapSprings'), 0.02)).toBe(true);
+    expect(headline(job, 'search')).toMatch(/^S-03 \+ S-14, stop 10: starts at 13\d\d, all in at 22\d\d rpm$/);
+    expect(notSettled(job.state, job.view('search'))).toBeNull();
+    const weak = predict(
+      baselineOf(job)!,
+      inputs.from,
+      [
+        { rateNPerMm: 0.05, preloadN: 6 },
+        { rateNPerMm: 0.05, preloadN: 6 }
+      ],
+      0.11,
+      20
+    );
+    expect(weak.ok && weak.out.unstableFromDeg).not.toBeNull();
+  });
+  it('holds the second sweep against the prediction, and keeps by how much it missed', () => {
+    const job = found();
+    takeParts(job, ['S-03', 'S-14'], 'stop 10');
+    const c = job.state.work.recurve.predicted!;
+    const speeds = [650, 1000, 1200, 1500, 1700, 1900, 2100, 2400, 3000, 3600];
+    sweep(
+      job,
+      'sweep',
+      speeds.map((rpm, k) => [rpm, Number((10 + advanceOf(c, rpm) + (k % 2 ? 0.3 : -0.3)).toFixed(1))])
+    );
+    const { model } = job.state.work;
+    expect(model!.rmsDeg).toBeGreaterThan(0.15);
+    expect(model!.rmsDeg).toBeLessThan(0.6);
+    expect(headline(job, 'sweep')).toContain('from what was predicted');
+    expect(settledFigures(job.state, job.engine).map((f) => f.key)).toEqual(
+      expect.arrayContaining(['curve-before', 'curve', 'predicted', 'model'])
+    );
+  });
+  it('says what it lacks rather than assume springs', () => {
+    const { springARate: _, ...less } = CURVE;
+    const job = new PlayedJob(engineWith(less), 'recurve');
+    expect(job.state.work.recurve.lacks.join()).toContain('two springs that are in now');
+    expect(matchInput(job.state.work.recurve, [{ rpm: 1000, deg: 0 }], stock)).toBeNull();
+  });
+  it('refuses a target whose speeds do not rise', async () => {
+    const { eventInput } = await import('$core/job/schemas.ts');
+    const sent = eventInput.safeParse({
+      id: crypto.randomUUID(),
+      kind: 'target',
+      step: 'targets',
+      points: [
+        { rpm: 2000, deg: 20 },
+        { rpm: 1500, deg: 16 }
+      ]
+    });
+    expect(sent.success).toBe(false);
+  });
+});
+
+describe('setting at rest', () => {
+  const set = (values = CURVE) => {
+    const job = new PlayedJob(engineWith({ ...values, cylinders: '4', firingOrder: '1-2-4-3' }), 'static-timing');
+    job.done('intake', 'safe', 'gap', 'plugs', 'bar', 'wheel').toReference();
+    return job.done('room', 'trigger');
+  };
+  it('proposes the way that suits the trigger', () => {
+    expect(set({ ...CURVE, triggerKind: 'vane' }).state.schools.trigger.option).toBe('vane');
+    expect(set({ ...CURVE, triggerKind: 'induction' }).state.schools.trigger.option).toBe('edge');
+    expect(set().state.schools.trigger.option).toBe('lamp');
+  });
+  it('keeps the ways apart, says whether they agree, and what to measure better', () => {
+    const job = set();
+    for (const t of ['7.5b', '7b', '7.5b']) job.read('index', t === '7.5b' ? 'fires' : 'fires-again', t);
+    job.say({ kind: 'choose', school: 'trigger', option: 'spark' });
+    expect(job.state.timing['index']!.slot).toBe('fires-spark');
+    job.read('index', 'fires-spark', '7b');
+    const t = job.state.timing['index']!;
+    expect(t.others).toHaveLength(1);
+    expect(t.others[0]!.method).toBe('lamp');
+    expect(t.others[0]!.agrees).toBe(true);
+    expect(t.budget!.shares.reduce((s, x) => s + x.share, 0)).toBeCloseTo(1, 9);
+    job.read('index', 'fires-spark', '12b');
+    expect(job.state.timing['index']!.others[0]!.agrees).toBe(false);
+  });
+  it('learns what a millimetre at the rim does from two settings', () => {
+    const job = set();
+    job.read('index', 'fires', '10b');
+    job.read('index', 'rim', '20.0');
+    expect(job.state.timing['index']!.gain).toBeNull();
+    job.read('index', 'fires', '8b');
+    job.read('index', 'rim', '21.4');
+    const { gain, latest } = job.state.timing['index']!;
+    expect(gain!.degPerMm).toBeCloseTo(-2 / 1.4, 6);
+    // on to 7 before at the same gain
+    expect(gain!.rimMm).toBeCloseTo(21.4 + (latest!.btdc - 7) / (2 / 1.4), 6);
+  });
+  it('turns the housing for a bias, against the rotor for early, and only when one is chosen', () => {
+    const job = set();
+    expect(headline(job, 'bias')).toContain('The exact setting is kept');
+    job.say({ kind: 'choose', school: 'bias', option: 'advance' });
+    expect(headline(job, 'bias')).toContain('1.00° anticlockwise');
+    job.read('bias', 'bias', '3');
+    expect(headline(job, 'bias')).toContain('3.0° early');
+  });
+  it('says what a change of dwell does to the timing', () => {
+    const job = new PlayedJob(engineWith({ ...CURVE, dwellMinDeg: '34', dwellMaxDeg: '40' }), 'static-timing');
+    job.read('gap', 'dwell', '36');
+    job.read('gap', 'dwell', '38');
+    expect(headline(job, 'gap')).toBe('From 36° to 38° of dwell moves the timing 2.0° later');
+    job.read('gap', 'dwell', '45');
+    expect(notSettled(job.state, job.view('gap'))).toContain('dwell');
+  });
+});
+
+describe('lobes, vacuum, scatter', () => {
+  const bench = () => new PlayedJob(engineWith(CURVE), 'bench-check');
+  it('separate a bent shaft from a bad lobe', () => {
+    const bent = bench();
+    // six cylinders, 1.2° of first harmonic
+    for (let k = 0; k < 6; k++)
+      bent.read('lobes', 'lobe', (k * 60 + 20 + 1.2 * Math.cos((k * Math.PI) / 3)).toFixed(2));
+    expect(headline(bent, 'lobes')).toMatch(/^Run-out of 1\.20°, highest at/);
+    const lobe = bench();
+    for (let k = 0; k < 6; k++) lobe.read('lobes', 'lobe', String(k * 60 + (k === 2 ? 1.5 : 0)));
+    expect(headline(lobe, 'lobes')).toContain('cylinder 3 fires 1.25° late');
+    expect(notSettled(lobe.state, lobe.view('lobes'))).toContain('not evenly spaced');
+  });
+  it('judge the diaphragm, by the sheet or by a rule that is named as one', () => {
+    const job = bench();
+    for (const [slot, v] of [
+      ['hold-start', '60'],
+      ['hold-end', '54'],
+      ['hold-seconds', '60']
+    ] as const)
+      job.read('vacuum', slot, v);
+    expect(headline(job, 'vacuum')).toContain('leaks: 6.0 kPa');
+    expect(job.state.work.vacuum.hold!.rule).toBe(true);
+  });
+  it('hold scatter against what the last measured float explains', () => {
+    const engine = {
+      ...engineWith({ ...CURVE, helixDeg: '41', gearPitchMm: '31', backlashMm: '0.08' }),
+      earlier: { float: { value: 0.165, u: 0.012, at: '2026-01-02T00:00:00Z', output: null } }
+    };
+    const job = new PlayedJob(engine, 'strobe-timing');
+    job.read('steady', 'spread-rpm', '1500');
+    job.read('steady', 'spread', '1.5');
+    expect(headline(job, 'steady')).toContain('float and backlash explain up to 1.7°');
+    job.read('steady', 'spread-rpm', '2500');
+    job.read('steady', 'spread', '4');
+    expect(headline(job, 'steady')).toContain('more than float and backlash explain');
+  });
+  it('reads the band of a data sheet, and says which point is wrong', async () => {
+    const { parseSheetValue } = await import('$core/sheets/engine.ts');
+    expect(parseSheetValue('advanceBand', '650 7-11; 1800 19,5-24', null)).toEqual({
+      ok: true,
+      out: [650, 7, 11, 1800, 19.5, 24]
+    });
+    const order = parseSheetValue('advanceBand', '1800 19-24; 650 7-11', null);
+    expect(!order.ok && order.error.message).toContain('the points must rise');
+    const least = parseSheetValue('advanceBand', '650 11-7; 1800 19-24', null);
+    expect(!least.ok && least.error.message).toContain('the least, 11, is above the most, 7');
+    const short = parseSheetValue('vacuumCurve', '10 0; 20', null);
+    expect(!short.ok && short.error.message).toContain('point 2');
+  });
+});
