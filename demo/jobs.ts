@@ -167,6 +167,86 @@ const winchSwap: Line[] = [
   { read: '352', step: 'tooth-plan', slot: 'arc-max' }
 ];
 
+const swept = (step: string, ...points: [rpm: number, deg: number][]): Line[] =>
+  points.flatMap(([rpm, deg]): Line[] => [
+    { read: String(rpm), step, slot: 'sweep-rpm' },
+    { read: `${deg}b`, step, slot: 'sweep-deg' }
+  ]);
+
+/** The winch's curve over the years: in its limits, then a little later each time, the weights sticking more. */
+const curve2022: [number, number][] = [
+  [650, 10.1],
+  [900, 10.1],
+  [1200, 13.0],
+  [1500, 17.3],
+  [1800, 21.9],
+  [2100, 26.2],
+  [2400, 30.4],
+  [2700, 32.9],
+  [3400, 33.0],
+  [4200, 33.0],
+  [3400, 33.0],
+  [2700, 33.0],
+  [2400, 31.0],
+  [2100, 27.0],
+  [1800, 22.8],
+  [1500, 18.1],
+  [1200, 13.6]
+];
+const curve2024: [number, number][] = [
+  [650, 10.2],
+  [900, 10.2],
+  [1200, 11.8],
+  [1500, 15.2],
+  [1800, 19.2],
+  [2100, 23.0],
+  [2400, 26.9],
+  [2700, 30.5],
+  [3000, 32.4],
+  [3400, 32.4],
+  [4200, 32.4],
+  [3400, 32.4],
+  [3000, 32.4],
+  [2700, 31.9],
+  [2400, 28.7],
+  [2100, 24.8],
+  [1800, 21.2],
+  [1500, 16.7],
+  [1200, 12.6]
+];
+const lazyUp: [number, number][] = [
+  [650, 9.0],
+  [900, 9.0],
+  [1200, 9.3],
+  [1500, 11.6],
+  [1800, 14.9],
+  [2100, 18.2],
+  [2400, 21.5],
+  [2700, 24.9],
+  [3000, 28.1],
+  [3400, 31.0],
+  [3800, 31.0],
+  [4200, 31.0]
+];
+const lazyDown: [number, number][] = [
+  [3800, 31.0],
+  [3400, 31.0],
+  [3000, 30.4],
+  [2700, 27.8],
+  [2400, 24.6],
+  [2100, 21.4],
+  [1800, 17.9],
+  [1500, 14.2],
+  [1200, 11.0]
+];
+
+const strobed = (initial: string, curve: [number, number][]): Line[] => [
+  ...done('intake', 'marks', 'strobe-on', 'hose', 'sweep-list', 'start'),
+  { read: initial, step: 'strobe', slot: 'strobe' },
+  ...done('strobe'),
+  ...swept('sweep', ...curve)
+];
+
 /** Jobs of the demo workshop. The Lock 4 pump's damper ring creeps from job to job; the last one has found it again. */
 export const jobs: DemoJob[] = [
   {
@@ -262,6 +342,100 @@ export const jobs: DemoJob[] = [
     opened: '2026-11-24T11:00:00Z',
     promised: '2026-11-28',
     lines: winchSwap
+  },
+  {
+    key: 'winch-strobe-2022',
+    engine: 'Ropeway winch',
+    sheet: 'strobe-timing',
+    by: 'Marit Oakes',
+    opened: '2022-04-20T08:00:00Z',
+    lines: [
+      ...strobed('10b', curve2022),
+      { skip: 'sweep', why: 'two points read a hair high, within what the strobe can show' },
+      ...done('steady'),
+      { read: '0 kPa', step: 'vacuum', slot: 'vac-kpa' },
+      { read: '10b', step: 'vacuum', slot: 'vac-deg' },
+      { read: '20 kPa', step: 'vacuum', slot: 'vac-kpa' },
+      { read: '14b', step: 'vacuum', slot: 'vac-deg' },
+      { read: '40 kPa', step: 'vacuum', slot: 'vac-kpa' },
+      { read: '24b', step: 'vacuum', slot: 'vac-deg' },
+      ...done('vacuum', 'clamp-final', 'hot-start', 'close')
+    ]
+  },
+  {
+    key: 'winch-strobe-2024',
+    engine: 'Ropeway winch',
+    sheet: 'strobe-timing',
+    by: 'Tobias Renn',
+    opened: '2024-05-06T08:00:00Z',
+    lines: [
+      ...strobed('10b', curve2024),
+      { skip: 'sweep', why: 'lazy from 2,400 on: noted, to be recurved' },
+      ...done('steady'),
+      ...done('vacuum', 'clamp-final', 'hot-start', 'close')
+    ]
+  },
+  {
+    key: 'winch-bench-2026',
+    engine: 'Ropeway winch',
+    sheet: 'bench-check',
+    by: 'Jory Pell',
+    opened: '2026-11-19T09:00:00Z',
+    promised: '2026-12-02',
+    lines: [
+      ...done('intake', 'free'),
+      { read: '0.40', step: 'gap', slot: 'contact-gap' },
+      { read: '38', step: 'gap', slot: 'dwell' },
+      ...done('gap'),
+      ...['20.9', '80.6', '139.4', '199.1', '259.3', '320.6'].map((read): Line => ({
+        read,
+        step: 'lobes',
+        slot: 'lobe'
+      }))
+    ]
+  },
+  {
+    key: 'winch-recurve-2026',
+    engine: 'Ropeway winch',
+    sheet: 'recurve',
+    by: 'Ines Farrow',
+    opened: '2026-11-24T12:00:00Z',
+    promised: '2026-11-27',
+    lines: [
+      ...done('intake', 'free', 'strobe-on', 'hose', 'sweep-list', 'start'),
+      ...swept('baseline', ...lazyUp, ...lazyDown),
+      ...done('baseline'),
+      { choose: 'load', option: 'mixed' },
+      {
+        target: [
+          [900, 9],
+          [1500, 16],
+          [2000, 24],
+          [2600, 31]
+        ],
+        step: 'targets'
+      },
+      ...done('targets')
+    ]
+  },
+  {
+    key: 'lock-4-static-2026',
+    engine: 'Lock 4 pump',
+    sheet: 'static-timing',
+    by: 'Tobias Renn',
+    opened: '2026-11-18T08:00:00Z',
+    promised: '2026-12-05',
+    lines: [
+      ...done('intake', 'safe', 'gap', 'plugs', 'bar', 'wheel'),
+      ...pairs('1.80', ['342.5', '11.5'], ['343.5', '12.0'], ['343.0', '11.5']),
+      ...done('tdc', 'mark', 'probe-out'),
+      { sign: 'bothValvesClosed', seen: true },
+      { sign: 'airPushedOut', seen: true },
+      ...done('stroke', 'ref', 'room', 'trigger'),
+      { read: '11.5b', step: 'index', slot: 'fires' },
+      { read: '11b', step: 'index', slot: 'fires-again' },
+      { read: '9.5b', step: 'index', slot: 'fires' }
+    ]
   },
   {
     key: 'lock-4-2026',

@@ -1,4 +1,4 @@
-import { engines, gauges, staff, parts } from './workshop.ts';
+import { engines, gauges, staff, parts, springs, stops } from './workshop.ts';
 import { jobs } from './jobs.ts';
 import { writeJob } from './write-job.ts';
 import { parseSheetValue, sheetConflicts, type SheetValue } from '../src/core/sheets/engine.ts';
@@ -31,6 +31,10 @@ for (const e of engines) {
 }
 const nothing = { rateNPerMm: null, uRate: null, preloadN: null, deg: null, loads: null };
 for (const { count, ...p } of parts) await addStock({ ...nothing, ...p, id: slug(p.name), low: 1 }, count, lead);
+const part = { ...nothing, thicknessMm: null, uMm: null };
+for (const { count, ...s } of springs)
+  await addStock({ ...part, ...s, id: slug(s.name), kind: 'spring', uRate: 0.02, low: 1 }, count, lead);
+for (const s of stops) await addStock({ ...part, ...s, id: slug(s.name), kind: 'stop', low: 0 }, 1, lead);
 for (const j of jobs) await writeJob(j);
 await rebuild();
 // the mark by which a half-filled demo is told from a whole one

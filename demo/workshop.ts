@@ -62,6 +62,21 @@ export const parts: DemoPart[] = [
   { name: 'RG-20', kind: 'ring', thicknessMm: 2.01, uMm: 0.01, count: 2 }
 ];
 
+/** Springs as weights and lengths rated them, and stops in crank degrees. */
+export const springs = [
+  { name: 'S-03', rateNPerMm: 0.8, preloadN: 1.1, count: 2 },
+  { name: 'S-08', rateNPerMm: 1.1, preloadN: 1.9, count: 1 },
+  { name: 'S-14', rateNPerMm: 1.3, preloadN: 2.1, count: 2 },
+  { name: 'S-22', rateNPerMm: 1.9, preloadN: 2.6, count: 1 },
+  { name: 'S-31', rateNPerMm: 2.6, preloadN: -0.9, count: 1 },
+  { name: 'S-40', rateNPerMm: 3.4, preloadN: 0.4, count: 2 }
+];
+export const stops = [
+  { name: 'stop 9', deg: 18 },
+  { name: 'stop 10', deg: 20 },
+  { name: 'stop 11', deg: 22 }
+];
+
 type Sheet = Record<string, [given: string, unit?: string | null]>;
 export interface DemoEngine {
   name: string;
@@ -177,8 +192,33 @@ export const engines: DemoEngine[] = [
       staticBtdc: ['8 before', 'deg'],
       staticMinBtdc: ['7 before', 'deg'],
       staticMaxBtdc: ['9 before', 'deg'],
-      idleRpm: ['550', 'rpm'],
+      idleRpm: ['650', 'rpm'],
       clampTorqueNm: ['15 lbft', 'lbft'],
+      advanceKind: ['weights'],
+      triggerKind: ['contacts'],
+      contactGapMinMm: ['0.35', 'mm'],
+      contactGapMaxMm: ['0.45', 'mm'],
+      dwellMinDeg: ['34', 'deg'],
+      dwellMaxDeg: ['40', 'deg'],
+      advanceBand: ['650 7-11; 1000 7-12; 1800 19-24; 2600 30-34; 4200 30-34'],
+      totalMaxBtdc: ['32 before', 'deg'],
+      startMinBtdc: ['6 before', 'deg'],
+      startMaxBtdc: ['11 before', 'deg'],
+      creepMaxDeg: ['0.5', 'deg'],
+      scatterMaxDeg: ['2', 'deg'],
+      springARate: ['1.9'],
+      springAPreload: ['2.6'],
+      springBRate: ['3.4'],
+      springBPreload: ['0.4'],
+      extensionMmPerDeg: ['0.11'],
+      stopDeg: ['22', 'deg'],
+      vacuumCurve: ['12 0; 20 4; 30 9; 40 14'],
+      vacuumLossMax: ['3'],
+      idleKpa: ['48 kPa', 'kPa'],
+      cruiseRpm: ['2200', 'rpm'],
+      cruiseKpa: ['34 kPa', 'kPa'],
+      lobeToleranceDeg: ['0.5', 'deg'],
+      tapeReachDeg: ['40', 'deg'],
       ivoBtdc: ['9', 'deg'],
       ivcAbdc: ['51', 'deg'],
       evoBbdc: ['48', 'deg'],

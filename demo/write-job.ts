@@ -24,6 +24,7 @@ export type Line =
   | { fact: string; is: boolean }
   | { say: FlagId; on: boolean }
   | { choose: string; option: string }
+  | { target: [rpm: number, deg: number][]; step: string }
   | { take: string[]; part: PartKind; step: string }
   | { remark: string; step?: string }
   | { by: string };
@@ -118,6 +119,8 @@ export async function writeJob(job: DemoJob): Promise<void> {
     if ('sign' in line) return { kind: 'sign', sign: line.sign, seen: line.seen };
     if ('fact' in line) return { kind: 'fact', fact: line.fact, value: line.is };
     if ('say' in line) return { kind: 'say', flag: line.say, on: line.on };
+    if ('target' in line)
+      return { kind: 'target', step: line.step, points: line.target.map(([rpm, deg]) => ({ rpm, deg })) };
     if ('choose' in line) return { kind: 'choose', school: line.choose, option: line.option };
     return { kind: 'remark', text: line.remark, ...(line.step ? { step: line.step } : {}) };
   }

@@ -34,7 +34,7 @@ export function settledFigures(state: JobState, engine: Engine): SettledFigure[]
       output: tdc.found
     });
   // a job that never judges the mark found TDC for another reason: its mark is no point of the trend
-  if (mark && state.sheet.steps.some((s) => s.surface === 'mark'))
+  if (mark && !mark.from && state.sheet.steps.some((s) => s.surface === 'mark'))
     out.push({
       key: 'mark',
       label: 'Mark reads at true TDC',

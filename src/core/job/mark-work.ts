@@ -8,6 +8,8 @@ export interface MarkError {
   uDeg: number;
   /** against the last job that settled it; null without one */
   since: { earlier: EarlierMark; moved: boolean; movedByDeg: number } | null;
+  /** not found on this job but taken from the last that proved it; nothing says that it has not moved since */
+  from?: EarlierMark;
 }
 
 /**
@@ -26,4 +28,10 @@ export function markError(tdc: TdcWork, engine: Engine): MarkError | null {
     uDeg: tdc.found.uDeg,
     since: earlier && { earlier, moved: check.moved, movedByDeg: check.movedByDeg }
   };
+}
+
+/** The mark's error for a job that never looks for TDC: as the last job proved it; null where none did. */
+export function earlierMark(engine: Engine): MarkError | null {
+  const last = lastMarkOf(engine);
+  return last ? { errorDeg: last.errorDeg, uDeg: last.uDeg, since: null, from: last } : null;
 }

@@ -7,7 +7,7 @@ import type { RunSheet, Step } from '../sheets/types.ts';
 import { crankPlace, type CrankPlace } from './crank-place.ts';
 import { domains, worksOf, type Works } from './domains/domain.ts';
 import type { JobEvent } from './events.ts';
-import { markError, type MarkError } from './mark-work.ts';
+import { earlierMark, markError, type MarkError } from './mark-work.ts';
 import { replay, type Reading, type Replayed, type StepMark } from './replay.ts';
 import { tdcWork, type TdcWork } from './tdc-work.ts';
 import { METHOD_SLOT, timingWork, type TimingWork } from './timing-work.ts';
@@ -65,7 +65,8 @@ export function jobState(sheet: RunSheet, engine: Engine, log: readonly JobEvent
   const r = replay(sheet, engine, log);
   const chosen = chosenSchools(engine, r);
   const tdc = tdcWork(engine, r.readings, chosen.tdc.option);
-  const mark = markError(tdc, engine);
+  const looks = sheet.steps.some((s) => s.surface === 'tdc');
+  const mark = looks ? markError(tdc, engine) : earlierMark(engine);
   const signs = [...r.signs].map(([kind, seen]) => ({ kind, seen }));
   const evidence = signs.length > 0 ? cycleEvidence({ evidence: signs, prior: 0.5 }) : null;
   const flags = new Set([...r.flags].filter(([, on]) => on).map(([f]) => f));

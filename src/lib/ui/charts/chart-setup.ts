@@ -1,6 +1,15 @@
-import { Chart, LinearScale, LineController, LineElement, PointElement, ScatterController, Tooltip } from 'chart.js';
+import {
+  Chart,
+  Filler,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  ScatterController,
+  Tooltip
+} from 'chart.js';
 
 // only what is drawn is registered; this module is loaded by views that show a chart, when they show it
-Chart.register(LinearScale, LineController, LineElement, PointElement, ScatterController, Tooltip);
+Chart.register(Filler, LinearScale, LineController, LineElement, PointElement, ScatterController, Tooltip);
 
 export { Chart };

@@ -133,7 +133,8 @@ export class JobSession {
   async refreshEngine(): Promise<void> {
     const r = await fetch(`/api/engines/${this.engine.id}`).catch(() => null);
     // what earlier jobs found belongs to this job, not to the sheet
-    if (r?.ok) this.engine = { ...(await r.json()).out, earlierMarks: this.engine.earlierMarks, earlier: this.engine.earlier };
+    if (r?.ok)
+      this.engine = { ...(await r.json()).out, earlierMarks: this.engine.earlierMarks, earlier: this.engine.earlier };
   }
 
   async refreshStock(): Promise<void> {

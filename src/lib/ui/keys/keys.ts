@@ -10,6 +10,7 @@ export const withModifier = (e: KeyboardEvent): boolean => e.ctrlKey || e.metaKe
 export const places: Record<string, { key: string; name: string; href: string }> = {
   f: { key: 'F', name: 'Floor', href: '/' },
   e: { key: 'E', name: 'Engines', href: '/engines' },
+  c: { key: 'C', name: 'Curves', href: '/curves' },
   t: { key: 'T', name: 'Tray', href: '/tray' }
 };
 

@@ -19,6 +19,7 @@
   const places = [
     { href: '/', name: 'Floor', on: (p: string) => p === '/' },
     { href: '/engines', name: 'Engines', on: (p: string) => p.startsWith('/engines') },
+    { href: '/curves', name: 'Curves', on: (p: string) => p.startsWith('/curves') },
     { href: '/tray', name: 'Tray', on: (p: string) => p.startsWith('/tray') }
   ];
   const job = $derived(page.url.pathname.startsWith('/jobs/') && page.params.id ? `/jobs/${page.params.id}` : null);

@@ -9,6 +9,8 @@
   import Verdict from '../../primitives/Verdict.svelte';
   import ReadingText from '../ReadingText.svelte';
   import Result from '../Result.svelte';
+  import Caution from '../Caution.svelte';
+  import TimingBasis from './TimingBasis.svelte';
   import type { ReadingLine } from '../line.svelte.ts';
   import type { JobSession } from '../session.svelte.ts';
 
@@ -22,6 +24,7 @@
   let { session, stepId, line, prefs, onamend }: Props = $props();
 
   const work = $derived(session.state.timing[stepId]!);
+  const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
   const len = $derived(lengthText(prefs));
   const latest = $derived(work.latest);
   const order = $derived(listOf(session.engine, 'firingOrder'));
@@ -55,12 +58,24 @@
   const repeats = $derived(line.prefer ? line.prefer === 'again' : work.nextIsRepeat);
 </script>
 
+{#if work.slot === 'fires-spark'}
+  <Caution
+    ><p>
+      <b>Ignition on with the engine at rest: high voltage.</b> Spare leads grounded, openings clear of fuel, injection
+      shut: every flash may also trigger it. Do not leave it on for long.
+      <span class="defer">Defers to occupational health advice.</span>
+    </p></Caution
+  >
+{/if}
 {#if session.state.mark}
   <p class="way">
     The mark’s error is taken off: {Math.abs(session.state.mark.errorDeg) <= 2 * session.state.mark.uDeg
       ? 'the mark agrees with true TDC'
       : `the mark stands ${session.state.mark.errorDeg > 0 ? 'early' : 'late'}`}
-    ({Math.abs(session.state.mark.errorDeg).toFixed(2)}° {words.plusMinus(session.state.mark.uDeg)}°).
+    ({Math.abs(session.state.mark.errorDeg).toFixed(2)}° {words.plusMinus(session.state.mark.uDeg)}°){session.state.mark
+      .from
+      ? `, as the job of ${session.state.mark.from.at.slice(0, 10)} proved it`
+      : ''}.
   </p>
 {/if}
 <div class="fig">
@@ -111,6 +126,7 @@
         {help}
       />
       {#if move && latest.verdict?.state !== 'in'}<p class="move" data-testid="housing">{move}.</p>{/if}
+      <TimingBasis {work} {line} {len} asksRim={step.slots.some((x) => x.slot === 'rim')} />
       <fieldset>
         <legend class="only-read">What the next reading is</legend>
         <label

@@ -25,7 +25,14 @@ const parts: Record<Surface, () => Promise<{ default: SurfacePart }>> = {
   rings: () => import('./RingsSurface.svelte'),
   witness: () => import('./WitnessSurface.svelte'),
   wires: () => import('./WiresSurface.svelte'),
-  tip: () => import('./TipSurface.svelte')
+  tip: () => import('./TipSurface.svelte'),
+  gap: () => import('./GapSurface.svelte'),
+  bias: () => import('./BiasSurface.svelte'),
+  sweep: () => import('./SweepSurface.svelte'),
+  lobes: () => import('./LobesSurface.svelte'),
+  vacuum: () => import('./VacuumSurface.svelte'),
+  targets: () => import('./TargetsSurface.svelte'),
+  recurve: () => import('./RecurveSurface.svelte')
 };
 
 const loaded = new Map<Surface, SurfacePart>();

@@ -1,0 +1,55 @@
+<script lang="ts">
+  import type { Reading } from '$core/job/replay.ts';
+  import { speed, type SweepWork } from '$core/job/curves/sweep-work.ts';
+  import { plusMinus } from '$core/job/words.ts';
+  import Verdict from '../primitives/Verdict.svelte';
+
+  /** Points of a sweep with their limits and verdicts. */
+  let { sweep, onamend }: { sweep: SweepWork; onamend?: ((r: Reading) => void) | undefined } = $props();
+  const judged = $derived.by(() => {
+    let k = 0;
+    return sweep.points.map((p) => ({ p, j: p.deg === null ? null : (sweep.compare?.points[k++] ?? null) }));
+  });
+</script>
+
+<table>
+  <caption class="only-read">Points of the sweep</caption>
+  <thead
+    ><tr
+      ><th>way</th><th class="n">rpm</th><th class="n">timing {plusMinus(sweep.uDeg, 1)}°</th><th class="n">limits</th
+      ><th>verdict</th></tr
+    ></thead
+  >
+  <tbody>
+    {#each judged as { p, j } (p.n)}
+      <tr>
+        <td class="quiet">{p.dir}</td>
+        <td class="n"
+          >{#if onamend}<button class="link" onclick={() => onamend(p.speed)}>{speed(p.rpm)}</button>{:else}{speed(
+              p.rpm
+            )}{/if}</td
+        >
+        <td class="n"
+          >{#if p.deg === null}next{:else if onamend && p.timing}<button class="link" onclick={() => onamend(p.timing!)}
+              >{p.deg.toFixed(1)}°</button
+            >{:else}{p.deg.toFixed(1)}°{/if}</td
+        >
+        <td class="n quiet">{j?.minDeg == null ? '' : `${j.minDeg.toFixed(1)} to ${j.maxDeg!.toFixed(1)}°`}</td>
+        <td
+          >{#if j && j.state !== 'unjudged'}<Verdict state={j.state} size={13} />{:else if j}<span class="quiet"
+              >no limits here</span
+            >{/if}</td
+        >
+      </tr>
+    {:else}
+      <tr><td colspan="5" class="quiet">No point yet: type a speed, then the timing there.</td></tr>
+    {/each}
+  </tbody>
+</table>
+
+<style>
+  td {
+    padding-top: 3px;
+    padding-bottom: 3px;
+  }
+</style>

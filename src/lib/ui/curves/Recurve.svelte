@@ -1,0 +1,146 @@
+<script lang="ts">
+  import type { Match } from '$core/curves/curve-match.ts';
+  import { matchInput, predict, springOf, type RecurveWork } from '$core/job/curves/recurve-work.ts';
+  import type { SweepWork } from '$core/job/curves/sweep-work.ts';
+  import type { Engine } from '$core/sheets/engine.ts';
+  import type { StockItem } from '$core/job/index.ts';
+  import CurveChart from './CurveChart.svelte';
+  import CurveFiles from './CurveFiles.svelte';
+  import { ghostOf, picture, predictedPoints } from './curve-series.ts';
+  import SpringSearch from './SpringSearch.svelte';
+  import type { TargetHand } from './target.svelte.ts';
+  import SpringsDrawing from './SpringsDrawing.svelte';
+
+  interface Props {
+    engine: Engine;
+    sweep: SweepWork | null;
+    work: RecurveWork;
+    stock: StockItem[];
+    hand: TargetHand;
+    height?: number;
+    ontake?: ((m: Match) => void) | undefined;
+    /** the best pick is handed out, so that a key can take it */
+    onbest?: (m: Match | null) => void;
+  }
+  let { engine, sweep, work, stock, hand, height = 360, ontake, onbest }: Props = $props();
+  const input = $derived(matchInput(work, sweep?.baseline ?? null, stock, hand.points));
+  let looked = $state.raw<{ all: Match[]; chosen: number }>({ all: [], chosen: 0 });
+  /** springs and stop put in by hand on the drawing, before the search's pick */
+  let put = $state.raw<{ a: string; b: string; stop: string } | null>(null);
+  const item = (id: string) =>
+    stock.find((s) => s.id === id) ?? [...work.springs, ...(work.stop ? [work.stop] : [])].find((s) => s.id === id);
+  const name = (id: string) => item(id)?.name ?? id;
+  const match = $derived(looked.all[looked.chosen] ?? null);
+  const inNow = $derived(put ?? (match ? { a: match.springs[0], b: match.springs[1], stop: match.stop } : null));
+  const swapped = $derived.by(() => {
+    if (!inNow || !sweep?.baseline || !work.from || work.extensionMmPerDeg === null) return null;
+    const [a, b, stop] = [item(inNow.a), item(inNow.b), item(inNow.stop)];
+    if (!a || !b || !stop?.deg) return null;
+    return predict(sweep.baseline, work.from, [springOf(a), springOf(b)], work.extensionMmPerDeg, stop.deg);
+  });
+  const initial = $derived(match?.initialBtdc ?? sweep?.initialBtdc ?? 0);
+  const others = $derived(
+    looked.all.flatMap((m, k) => {
+      if (k === looked.chosen || !sweep?.baseline || !work.from || work.extensionMmPerDeg === null) return [];
+      const [a, b, stop] = [item(m.springs[0]), item(m.springs[1]), item(m.stop)];
+      if (!a || !b || !stop?.deg) return [];
+      const c = predict(sweep.baseline, work.from, [springOf(a), springOf(b)], work.extensionMmPerDeg, stop.deg);
+      return c.ok ? [{ label: `${k + 1}`, points: predictedPoints(c.out, m.initialBtdc, 5000) }] : [];
+    })
+  );
+  const pic = $derived(
+    picture(engine, sweep, {
+      ghost: ghostOf(engine.earlier?.['curve']?.output),
+      target: hand.points.map((p) => ({ x: p.rpm, y: p.deg })),
+      predicted: swapped?.ok
+        ? [
+            {
+              label: inNow ? `${name(inNow.a)} + ${name(inNow.b)}, ${name(inNow.stop)}` : '',
+              points: predictedPoints(swapped.out, initial, 5000)
+            },
+            ...others
+          ]
+        : [],
+      carriedFrom:
+        swapped?.ok && swapped.out.extrapolatedFromDeg !== null
+          ? {
+              x: swapped.out.points.find((p) => p.deg >= swapped.out.extrapolatedFromDeg!)!.rpm,
+              y: swapped.out.extrapolatedFromDeg + initial
+            }
+          : null
+    })
+  );
+  const trust = $derived.by(() => {
+    const m = engine.earlier?.['model'];
+    return m ? { rmsDeg: m.value, at: m.at } : null;
+  });
+  const taken = $derived(
+    work.springs.length === 2 && work.stop
+      ? `${work.springs
+          .map((s) => s.id)
+          .sort()
+          .join(' ')} ${work.stop.id}`
+      : undefined
+  );
+  $effect(() => onbest?.(match));
+</script>
+
+<div class="recurve">
+  <div>
+    <CurveChart
+      picture={pic}
+      label="Measured, limits, target and predicted curve of {engine.name}; the figures stand in the tables beside"
+      {height}
+      ontarget={(k, d) => hand.set(k, d)}
+    />
+    {#if swapped && !swapped.ok}<p class="problem" role="alert">{swapped.error.message}</p>{/if}
+    {#if swapped?.ok && swapped.out.unstableFromDeg !== null}
+      <p class="problem" role="alert">
+        From {swapped.out.unstableFromDeg.toFixed(1)}° on the weights snap out instead of moving steadily: not this
+        pair.
+      </p>
+    {/if}
+    <SpringsDrawing
+      springs={stock.filter((s) => s.kind === 'spring')}
+      stops={stock.filter((s) => s.kind === 'stop')}
+      chosen={inNow}
+      onput={(p) => (put = p)}
+      byHand={put !== null}
+    />
+    <CurveFiles picture={pic} title="{engine.name} recurve" />
+  </div>
+  <SpringSearch
+    {input}
+    lacks={work.lacks}
+    {name}
+    count={(id) => stock.find((s) => s.id === id)?.count ?? 0}
+    onlook={(all, chosen) => {
+      looked = { all, chosen };
+      put = null;
+    }}
+    {ontake}
+    {taken}
+    {trust}
+  />
+</div>
+
+<style>
+  .recurve {
+    display: grid;
+    grid-template-columns: minmax(300px, 1fr) minmax(270px, 0.72fr);
+    gap: 22px;
+    align-items: start;
+  }
+  .recurve > :global(*) {
+    min-width: 0;
+  }
+  .problem {
+    color: var(--out);
+    font-weight: 600;
+  }
+  @media (max-width: 760px) {
+    .recurve {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,174 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import type { Match } from '$core/curves/curve-match.ts';
+  import { speed } from '$core/job/curves/sweep-work.ts';
+  import type { MatchInput } from '$core/job/curves/recurve-work.ts';
+  import { Matcher } from './matcher.svelte.ts';
+
+  interface Props {
+    input: MatchInput | null;
+    lacks: string[];
+    name: (id: string) => string;
+    /** of how many the tray has, to say what is left */
+    count: (id: string) => number;
+    /** the match that is looked at: its curve is drawn */
+    onlook: (all: Match[], chosen: number) => void;
+    ontake?: ((m: Match) => void) | undefined;
+    taken?: string | undefined;
+    /** what the last predictions for this engine were worth */
+    trust: { rmsDeg: number; at: string } | null;
+  }
+  let { input, lacks, name, count, onlook, ontake, taken, trust }: Props = $props();
+
+  const matcher = new Matcher();
+  let chosen = $state(0);
+  onMount(() => () => matcher.close());
+  // every change of target, tray or limits asks again; the worker answers the newest question
+  $effect(() => {
+    if (input) matcher.ask(input);
+  });
+  $effect(() => {
+    const all = matcher.result?.ranked ?? [];
+    onlook(all, Math.min(chosen, Math.max(0, all.length - 1)));
+  });
+  const ranked = $derived(matcher.result?.ranked ?? []);
+  const WORDS = { total: 'total above its limit', creep: 'creeps at idle', unstable: 'snaps out' };
+  const id = (m: Match) => `${m.springs.join(' ')} ${m.stop}`;
+  const nothing = $derived(
+    matcher.result && ranked.length === 0
+      ? input?.tray.springs.length === 0
+        ? 'There are no springs in the tray: hang weights on some and put them in.'
+        : input?.tray.stops.length === 0
+          ? 'There are no stops in the tray.'
+          : 'No pair and stop of the tray can be judged: every stop lies beyond what was measured.'
+      : null
+  );
+</script>
+
+<section aria-label="Springs and stop for this target">
+  <h2>Springs and stop for this target</h2>
+  {#if !input}
+    <p class="quiet">Still to come: {lacks.join(', ')}.</p>
+  {:else}
+    <p class="quiet small" aria-live="polite">
+      {#if matcher.share !== null && matcher.share > 0}
+        Searching, {(100 * matcher.share).toFixed(0)} %
+      {:else if matcher.cancelled}
+        Stopped. What is below was found before.
+      {:else if matcher.result}
+        {matcher.result.evaluated.toLocaleString('en-GB')} pairs and stops tried.
+        {#if input.limits.totalMaxBtdc !== undefined}Total at most {input.limits.totalMaxBtdc}°.{/if}
+        {#if input.limits.idleRpm !== undefined}Idle {speed(input.limits.idleRpm)} rpm.{/if}
+      {/if}
+    </p>
+    {#if matcher.share !== null && matcher.share > 0}
+      <progress value={matcher.share}></progress>
+      <button class="button" onclick={() => matcher.cancel()}>Stop searching</button>
+    {/if}
+    {#if matcher.error}<p class="problem" role="alert">{matcher.error.message}</p>{/if}
+    {#if nothing}<p class="problem">{nothing}</p>{/if}
+    <ol data-testid="matches">
+      {#each ranked as m, k (id(m))}
+        <li class:chosen={k === chosen}>
+          <button class="pick" aria-pressed={k === chosen} onclick={() => (chosen = k)}>
+            <span class="n">{k + 1}</span>
+            <b>{m.springs.map(name).join(' + ')}, {name(m.stop)}</b>
+            <span class="fit" class:bad={m.violations.length > 0}
+              >{m.violations.length
+                ? m.violations.map((v) => WORDS[v]).join(', ')
+                : `misses by ${m.misfitDeg.toFixed(1)}°`}</span
+            >
+            <span class="more"
+              >initial {m.initialBtdc}° before, starts {speed(m.startRpm)}, all in {speed(m.fullRpm)}, total {(
+                m.initialBtdc + (input.tray.stops.find((s) => s.id === m.stop)?.deg ?? 0)
+              ).toFixed(1)}°{#if m.violations.length}; misses by {m.misfitDeg.toFixed(
+                  1
+                )}°{/if}{#each [...new Set(m.springs)] as s (s)}{#if count(s) <= 1}; last {name(s)}{/if}{/each}</span
+            >
+          </button>
+          {#if ontake && k === chosen}
+            {#if taken === id(m)}<p class="taken">On this job.</p>{:else}<button
+                class="button first"
+                onclick={() => ontake(m)}>Take them <kbd>T</kbd></button
+              >{/if}
+          {/if}
+        </li>
+      {/each}
+    </ol>
+  {/if}
+  <p class="why">
+    At every degree of advance the weights balance the springs, and their pull grows with speed squared alone, so this
+    distributor’s own measured curve tells what other springs will do without any measure of its weights. Friction and a
+    worn stop it cannot see: measure again afterwards.
+  </p>
+  <p class="why">
+    {trust
+      ? `The last prediction for this engine missed by ${trust.rmsDeg.toFixed(1)}° rms (${trust.at.slice(0, 10)}).`
+      : 'No prediction for this engine has been measured against yet.'}
+  </p>
+</section>
+
+<style>
+  ol {
+    border-top: 1.5px solid var(--ink);
+    margin: 8px 0;
+  }
+  li {
+    border-bottom: 1px solid var(--rule);
+    padding-bottom: 6px;
+  }
+  li.chosen {
+    box-shadow: inset 4px 0 0 var(--target);
+    background: var(--sheet);
+  }
+  .pick {
+    display: grid;
+    grid-template-columns: 24px 1fr auto;
+    gap: 0 8px;
+    width: 100%;
+    min-height: 44px;
+    padding: 7px 6px 3px 10px;
+    border: 0;
+    background: none;
+    text-align: left;
+    cursor: pointer;
+  }
+  .pick b {
+    font-stretch: 88%;
+    font-size: 17px;
+  }
+  .fit {
+    color: var(--in);
+    font-weight: 600;
+    text-align: right;
+  }
+  .fit.bad {
+    color: var(--out);
+  }
+  .more {
+    grid-column: 2 / 4;
+    font-size: 13.5px;
+    color: var(--ink-2);
+  }
+  li .button,
+  .taken {
+    margin: 4px 0 4px 42px;
+  }
+  .taken {
+    font-weight: 640;
+    color: var(--in);
+  }
+  progress {
+    width: 100%;
+    accent-color: var(--ink);
+  }
+  .problem {
+    color: var(--out);
+    font-weight: 600;
+  }
+  .why {
+    font-size: 13.5px;
+    color: var(--ink-2);
+    margin: 6px 0;
+  }
+</style>

@@ -1,0 +1,28 @@
+import type { CurveTable } from '$core/curves/curve-table.ts';
+import type { JobSession } from '../job/session.svelte.ts';
+
+/** Writes the points of a file into a step as if they had been typed, speed and timing after one another. */
+export function importSweep(
+  session: JobSession,
+  stepId: string,
+  table: CurveTable,
+  scale: 'engine' | 'distributor'
+): void {
+  const step = session.sheet.steps.find((s) => s.id === stepId)!;
+  const asks = step.choices.some((c) => c.id === 'sweep-scale');
+  // where the step does not ask whose degrees are read, a file of the distributor's is doubled as it comes in
+  const factor = scale === 'distributor' && !asks ? 2 : 1;
+  if (asks)
+    session.say({ kind: 'choose', school: 'sweep-scale', option: scale === 'distributor' ? 'bench' : 'engine' });
+  const ordered = [...table.points.filter((p) => p.dir !== 'down'), ...table.points.filter((p) => p.dir === 'down')];
+  for (const p of ordered) {
+    const figures: ['sweep-rpm' | 'sweep-deg', 'speed' | 'timing', string, string][] = [
+      ['sweep-rpm', 'speed', String(p.rpm * factor), 'rpm'],
+      ['sweep-deg', 'timing', `${Math.abs(p.deg * factor)}${p.deg < 0 ? 'a' : 'b'}`, 'deg']
+    ];
+    for (const [slot, quantity, text, defaultUnit] of figures) {
+      const gaugeId = slot === 'sweep-deg' ? (session.gaugesOf(step.slots[1]!.gauge)[0]?.id ?? null) : null;
+      if (session.say({ kind: 'reading', step: stepId, slot, quantity, text, defaultUnit, gaugeId })) return;
+    }
+  }
+}

@@ -1,0 +1,111 @@
+<script lang="ts">
+  import type { Reading } from '$core/job/replay.ts';
+  import { listOf } from '$core/sheets/engine.ts';
+  import type { Prefs } from '$lib/prefs.ts';
+  import LobeCircle from '../../curves/LobeCircle.svelte';
+  import ReadingText from '../ReadingText.svelte';
+  import type { JobSession } from '../session.svelte.ts';
+
+  interface Props {
+    session: JobSession;
+    prefs: Prefs;
+    onamend: (r: Reading) => void;
+  }
+  let { session, prefs, onamend }: Props = $props();
+  const w = $derived(session.state.work.lobes);
+  const order = $derived(listOf(session.engine, 'firingOrder') ?? []);
+</script>
+
+<div class="fig">
+  <LobeCircle out={w.out} cylinders={order} toleranceDeg={w.toleranceDeg} />
+  <div>
+    <table>
+      <caption class="only-read">Firing points in firing order</caption>
+      <thead><tr><th>cylinder</th><th class="n">fires at</th><th class="n">off its place</th></tr></thead>
+      <tbody>
+        {#each order as c, k (c)}
+          {@const r = w.rows[k]}
+          {@const e = w.out?.errors[k]}
+          <tr class:next={k === w.rows.length}>
+            <td>{c}</td>
+            <td class="n"
+              >{#if r}<ReadingText
+                  reading={r.reading}
+                  {prefs}
+                  unsent={session.unsent.has(r.reading.id)}
+                  {onamend}
+                />{:else}<span class="quiet">to read</span>{/if}</td
+            >
+            <td class="n" class:bad={e && w.toleranceDeg !== null && Math.abs(e.errorDeg) > w.toleranceDeg}
+              >{e
+                ? `${Math.abs(e.errorDeg).toFixed(2)}° ${e.errorDeg > 0 ? 'late' : e.errorDeg < 0 ? 'early' : ''}`
+                : ''}</td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    {#if w.out}
+      <dl data-testid="lobes">
+        <dt>Run-out, dashed</dt>
+        <dd>{w.out.runOutDeg.toFixed(2)}° at {w.out.runOutPhaseDeg.toFixed(0)}°</dd>
+        <dt>of the error it explains</dt>
+        <dd>{(100 * w.out.explained).toFixed(0)} %</dd>
+        <dt>Furthest off its place</dt>
+        <dd>{w.out.maxErrorDeg.toFixed(2)}° of ± {w.toleranceDeg}°</dd>
+      </dl>
+      <p class="note">
+        A bent shaft or worn bush pushes the errors round like a wave once a turn; what the wave does not explain is
+        error of single lobes. Distributor degrees: twice as much at the crank.
+      </p>
+    {/if}
+  </div>
+</div>
+
+<style>
+  .fig {
+    display: grid;
+    grid-template-columns: minmax(280px, 0.9fr) minmax(0, 1fr);
+    gap: 24px;
+    align-items: start;
+  }
+  .next {
+    box-shadow: inset 3px 0 0 var(--target);
+  }
+  .next td:first-child {
+    padding-left: 9px;
+  }
+  .bad {
+    color: var(--out);
+    font-weight: 640;
+  }
+  dl {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    margin-top: 10px;
+    border-top: 1.5px solid var(--ink);
+  }
+  dt,
+  dd {
+    padding: 5px 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  dt {
+    color: var(--ink-2);
+  }
+  dd {
+    font-weight: 620;
+    text-align: right;
+  }
+  .note {
+    font-size: 14px;
+    color: var(--ink-2);
+    margin: 8px 0;
+    max-width: 52ch;
+  }
+  @media (max-width: 620px) {
+    .fig {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

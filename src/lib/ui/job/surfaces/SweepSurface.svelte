@@ -1,0 +1,165 @@
+<script lang="ts">
+  import type { Reading } from '$core/job/replay.ts';
+  import { ghostOf, picture, predictedPoints } from '../../curves/curve-series.ts';
+  import CurveChart from '../../curves/CurveChart.svelte';
+  import CurveFiles from '../../curves/CurveFiles.svelte';
+  import CurveTable from '../../curves/CurveTable.svelte';
+  import { importSweep } from '../../curves/import-sweep.ts';
+  import { speed } from '$core/job/curves/sweep-work.ts';
+  import { plusMinus } from '$core/job/words.ts';
+  import Verdict from '../../primitives/Verdict.svelte';
+  import type { ReadingLine } from '../line.svelte.ts';
+  import type { JobSession } from '../session.svelte.ts';
+  import type { Prefs } from '$lib/prefs.ts';
+  import ReadingText from '../ReadingText.svelte';
+
+  interface Props {
+    session: JobSession;
+    stepId: string;
+    line: ReadingLine;
+    prefs: Prefs;
+    onamend: (r: Reading) => void;
+  }
+  let { session, stepId, prefs, onamend }: Props = $props();
+  const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
+  const scatters = $derived(step.slots.some((s) => s.slot === 'spread'));
+  const work = $derived(session.state.work);
+  const sweep = $derived(work.sweeps.find((s) => s.step === stepId)!);
+  const second = $derived(work.sweeps.indexOf(sweep) > 0 && !scatters);
+  const shown = $derived(scatters ? (work.sweeps.find((s) => s.fit) ?? sweep) : sweep);
+  const pic = $derived(
+    picture(session.engine, shown, {
+      ghost: ghostOf(session.engine.earlier?.['curve']?.output),
+      predicted:
+        second && work.recurve.predicted
+          ? [
+              {
+                label: work.recurve.springs.map((s) => s.name).join(' + '),
+                points: predictedPoints(work.recurve.predicted, sweep.initialBtdc ?? 0, 5000)
+              }
+            ]
+          : []
+    })
+  );
+  const title = $derived(`${session.engine.name} ${step.title}`);
+</script>
+
+{#if scatters}
+  <table>
+    <caption class="only-read">Scatter at steady speeds</caption>
+    <thead><tr><th class="n">rpm</th><th class="n">width of the band</th><th class="n">limit</th></tr></thead>
+    <tbody>
+      {#each work.scatter.rows as r (r.rpm.id)}
+        <tr
+          ><td class="n"><ReadingText reading={r.rpm} {prefs} unsent={session.unsent.has(r.rpm.id)} {onamend} /></td><td
+            class="n"
+            >{#if r.spread}<ReadingText
+                reading={r.spread}
+                {prefs}
+                unsent={session.unsent.has(r.spread.id)}
+                {onamend}
+              />{:else}next{/if}</td
+          ><td class="n quiet"
+            >{work.scatter.mostDeg === null ? 'none on the data sheet' : `${work.scatter.mostDeg}°`}</td
+          ></tr
+        >
+      {:else}<tr><td colspan="3" class="quiet">No scatter read yet: type a speed, then the width of the band.</td></tr
+        >{/each}
+    </tbody>
+  </table>
+  <p class="note">
+    {work.scatter.explainedDeg === null
+      ? 'What float and backlash explain is not known: no float was measured on this engine, or the gear is not on its data sheet.'
+      : `Float and backlash let the timing wander by up to ${work.scatter.explainedDeg.toFixed(2)}°, by ${work.scatter.explainedFrom}.`}
+  </p>
+{:else}
+  <div class="fig">
+    <div>
+      <CurveChart picture={pic} label="Advance curve of {title}: the points stand in the table beside" height={330} />
+      {#if sweep.bench}<p class="note">
+          Read in distributor degrees and speeds; every point is doubled once, for the crank.
+        </p>{/if}
+      {#if !sweep.bench}
+        <p class="note">
+          {#if session.state.mark}The mark’s error, {Math.abs(session.state.mark.errorDeg).toFixed(1)}° {session.state
+              .mark.errorDeg > 0
+              ? 'early'
+              : 'late'}{session.state.mark.from ? ` as proved on ${session.state.mark.from.at.slice(0, 10)}` : ''}, is
+            taken off every reading.{:else}No job has proved this mark: its error is not known and not taken off.{/if}
+        </p>
+      {/if}
+      <CurveFiles picture={pic} {title} onimport={(t, s) => importSweep(session, stepId, t, s)} />
+    </div>
+    <div>
+      <CurveTable {sweep} {onamend} />
+      {#if sweep.fit}
+        <dl data-testid="fit">
+          <dt>Initial, below the start</dt>
+          <dd>{sweep.initialBtdc!.toFixed(1)}° {plusMinus(sweep.uDeg, 1)}°</dd>
+          <dt>Advance begins at</dt>
+          <dd>{speed(sweep.fit.startRpm)} rpm</dd>
+          <dt>All in at</dt>
+          <dd>{speed(sweep.fit.fullRpm)} rpm</dd>
+          <dt>Total</dt>
+          <dd>
+            {sweep.fit.fullDeg.toFixed(1)}° {#if sweep.total?.verdict}<Verdict
+                state={sweep.total.verdict.state}
+                size={13}
+              />{/if}
+          </dd>
+          {#if sweep.compare?.hysteresisDeg != null}
+            <dt>Down against up</dt>
+            <dd>{sweep.compare.hysteresisDeg.toFixed(1)}°{sweep.compare.sticky ? ', sticky' : ''}</dd>
+          {/if}
+          {#if sweep.creep}
+            <dt>In already at idle</dt>
+            <dd>{sweep.creep.deg.toFixed(1)}° of at most {sweep.creep.most}°</dd>
+          {/if}
+          {#if second && work.model}
+            <dt>Prediction missed by</dt>
+            <dd>{work.model.rmsDeg.toFixed(2)}° rms, at most {Math.abs(work.model.worstDeg).toFixed(1)}°</dd>
+          {/if}
+        </dl>
+      {/if}
+      {#if sweep.problem && sweep.points.length}<p class="note">{sweep.problem.message}</p>{/if}
+    </div>
+  </div>
+{/if}
+
+<style>
+  .fig {
+    display: grid;
+    grid-template-columns: minmax(300px, 1fr) minmax(0, 1fr);
+    gap: 20px;
+    align-items: start;
+  }
+  dl {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    margin-top: 10px;
+    border-top: 1.5px solid var(--ink);
+    font-size: 14.5px;
+  }
+  dt,
+  dd {
+    padding: 4px 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  dt {
+    color: var(--ink-2);
+  }
+  dd {
+    font-weight: 620;
+    text-align: right;
+  }
+  .note {
+    font-size: 14px;
+    color: var(--ink-2);
+    margin: 6px 0;
+  }
+  @media (max-width: 620px) {
+    .fig {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,75 @@
+<script lang="ts">
+  import Frame from '$lib/ui/primitives/Frame.svelte';
+  import Verdict from '$lib/ui/primitives/Verdict.svelte';
+  import { dateText } from '$lib/ui/dates.ts';
+  import { speed } from '$core/job/curves/sweep-work.ts';
+
+  let { data } = $props();
+  type Fit = { startRpm: number; fullRpm: number; worst: { rpm: number; byDeg: number } | null } | null;
+  const out = $derived(data.engines.filter((e) => e.verdict === 'out'));
+  const headline = $derived(
+    data.engines.length === 0
+      ? 'No engine has a curve yet'
+      : out.length
+        ? `Out of its limits: ${out.map((e) => e.name).join(', ')}`
+        : 'Every measured curve is in its limits or too close to call'
+  );
+</script>
+
+<svelte:head><title>Curves · Nemrik</title></svelte:head>
+<Frame>
+  <main id="main">
+    <h1>{headline}</h1>
+    {#if data.engines.length === 0}
+      <p>
+        Enter the limits of its timing on an <a href="/engines">engine’s data sheet</a>, then open a job “Verify timing
+        and curve with the strobe” or “Recurve the advance” from the <a href="/jobs/new">floor</a>.
+      </p>
+    {:else}
+      <table>
+        <thead
+          ><tr
+            ><th>engine</th><th class="n">advance begins</th><th class="n">all in</th><th class="n">total</th><th
+              >verdict</th
+            ><th>last measured</th></tr
+          ></thead
+        >
+        <tbody>
+          {#each data.engines as e (e.id)}
+            {@const fit = e.output as Fit}
+            <tr>
+              <td
+                ><a href="/curves/{e.id}"><b>{e.name}</b></a>
+                <div class="quiet small">{e.summary}</div></td
+              >
+              <td class="n">{fit ? `${speed(fit.startRpm)} rpm` : ''}</td>
+              <td class="n">{fit ? `${speed(fit.fullRpm)} rpm` : ''}</td>
+              <td class="n">{e.value === null ? 'not measured' : `${e.value.toFixed(1)}°`}</td>
+              <td
+                >{#if e.verdict}<Verdict state={e.verdict as 'in'} size={14} />{/if}
+                {#if fit?.worst}<div class="small">
+                    {fit.worst.byDeg < 0 ? 'lazy' : 'fast'} by {Math.abs(fit.worst.byDeg).toFixed(1)}° at {speed(
+                      fit.worst.rpm
+                    )}
+                  </div>{/if}</td
+              >
+              <td>{e.at ? dateText(e.at.toString()) : 'never'}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {/if}
+  </main>
+</Frame>
+
+<style>
+  main {
+    background: var(--sheet);
+    padding: 16px 24px;
+    overflow: auto;
+  }
+  table {
+    max-width: 1000px;
+    margin-top: 12px;
+  }
+</style>
