@@ -5,6 +5,9 @@ import { slider, dropMm } from '../src/core/crank/slider.ts';
 import { tdcFit } from '../src/core/crank/tdc-fit.ts';
 import { driveIndex } from '../src/core/phasing/drive-index.ts';
 import { stackPick } from '../src/core/drive/stack-pick.ts';
+import { curveFit } from '../src/core/curves/curve-fit.ts';
+import { curveMatch } from '../src/core/curves/curve-match.ts';
+import { curveSwapSprings } from '../src/core/curves/swap-springs.ts';
 import { PlayedJob } from '../tests/support/played.ts';
 
 /** The core's own share, in milliseconds a call: median of batches after warming up. */
@@ -78,3 +81,42 @@ measure('drive.index, 15 teeth and 12 terminals', 'under 16 ms', () =>
     housing: { minBearingDeg: arc++ % 300, maxBearingDeg: 352, preferredBearingDeg: 10 }
   })
 );
+
+const baseline = [
+  { rpm: 900, deg: 0 },
+  { rpm: 1700, deg: 9 },
+  { rpm: 3200, deg: 24 }
+];
+const from = [
+  { rateNPerMm: 1.9, preloadN: 2.6 },
+  { rateNPerMm: 3.4, preloadN: 0.4 }
+];
+const springTray = (n: number, stops: number) => ({
+  springs: Array.from({ length: n }, (_, k) => ({
+    id: `S-${k}`,
+    rateNPerMm: 0.6 + 0.06 * k,
+    preloadN: 0.4 + 0.04 * k,
+    count: 2
+  })),
+  stops: Array.from({ length: stops }, (_, k) => ({ id: `stop ${k}`, deg: 12 + k }))
+});
+const match = (n: number, stops: number) => () =>
+  curveMatch({
+    baseline,
+    from,
+    extensionMmPerDeg: 0.11,
+    target: Array.from({ length: 40 }, (_, k) => ({ rpm: 600 + 90 * k, deg: Math.min(32, 8 + 0.7 * k), weight: 1 })),
+    tray: springTray(n, stops),
+    initial: { minBtdc: 6, maxBtdc: 11, stepDeg: 0.5 },
+    limits: { totalMaxBtdc: 33, idleRpm: 650, creepMaxDeg: 0.5 },
+    top: 5
+  });
+measure('curve.match, 60 springs, 12 stops, 40 target points', 'a few tens of ms', match(60, 12), 1);
+measure('curve.swapSprings, as while dragging', 'under 16 ms', () =>
+  curveSwapSprings({ baseline, from, to: [from[0]!, from[0]!], extensionMmPerDeg: 0.11, stopDeg: 24 })
+);
+const points = Array.from({ length: 200 }, (_, k) => ({
+  rpm: 600 + 18 * k,
+  deg: Math.min(30, Math.max(9, 9 + 0.012 * (600 + 18 * k - 1300))) + ((k * 7919) % 13) * 0.03
+}));
+measure('curve.fit of 200 points', 'under 100 ms', () => curveFit({ points, maxRamps: 2 }), 1);

@@ -32,6 +32,8 @@ export async function workshop(
     sheet?: string;
     values?: Record<string, string>;
     gauges?: [id: string, kind: string, resolution: number, accuracy: number][];
+    springs?: { id: string; rateNPerMm: number; preloadN: number; count: number }[];
+    stops?: { id: string; deg: number }[];
     parts?: { id: string; kind?: string; thicknessMm: number; uMm: number; count: number }[];
   } = {}
 ): Promise<{ jobId: string; engineId: string }> {
@@ -66,18 +68,12 @@ export async function workshop(
         [engineId, name, given, JSON.stringify(read.out), 'works card 14', people[0]]
       );
     }
-    for (const p of more.parts ?? []) {
-      await c.query(
-        'INSERT INTO stock_item (id, kind, name, thickness_mm, u_mm) VALUES ($1, $2, $3, $4, $5) ON CONFLICT DO NOTHING',
-        [p.id.toLowerCase(), p.kind ?? 'packing', p.id, p.thicknessMm, p.uMm]
-      );
-      // as many as asked for, whatever another test has left
-      await c.query(
-        `INSERT INTO stock_move (item_id, change, reason, by_person)
-         SELECT $1, n, 'counted', $3 FROM (SELECT $2::int - coalesce(sum(change), 0) AS n FROM stock_move WHERE item_id = $1) d WHERE n <> 0`,
-        [p.id.toLowerCase(), p.count, people[0]]
-      );
-    }
+    const items = [
+      ...(more.parts ?? []).map((p) => ({ kind: 'packing', ...p })),
+      ...(more.springs ?? []).map((s) => ({ kind: 'spring', ...s })),
+      ...(more.stops ?? []).map((s) => ({ kind: 'stop', count: 1, ...s }))
+    ];
+    for (const i of items) await stockUp(c, i, people[0]!);
     const jobId = randomUUID();
     await c.query(`INSERT INTO job (id, engine_id, sheet, opened_by) VALUES ($1, $2, $4, $3)`, [
       jobId,
@@ -89,6 +85,31 @@ export async function workshop(
   } finally {
     await c.end();
   }
+}
+
+/** Puts a kind of part in the tray, as many as asked for, whatever another test has left. */
+async function stockUp(c: pg.Client, item: { id: string; count: number } & Record<string, unknown>, by: string) {
+  const id = item.id.toLowerCase().replaceAll(' ', '-');
+  await c.query(
+    `INSERT INTO stock_item (id, kind, name, thickness_mm, u_mm, rate_n_per_mm, u_rate, preload_n, deg)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT DO NOTHING`,
+    [
+      id,
+      item.kind,
+      item.id,
+      item.thicknessMm ?? null,
+      item.uMm ?? null,
+      item.rateNPerMm ?? null,
+      item.rateNPerMm === undefined ? null : 0.02,
+      item.preloadN ?? null,
+      item.deg ?? null
+    ]
+  );
+  await c.query(
+    `INSERT INTO stock_move (item_id, change, reason, by_person)
+     SELECT $1, n, 'counted', $3 FROM (SELECT $2::int - coalesce(sum(change), 0) AS n FROM stock_move WHERE item_id = $1) d WHERE n <> 0`,
+    [id, item.count, by]
+  );
 }
 
 export const be = (context: BrowserContext, name: string, url: string) =>

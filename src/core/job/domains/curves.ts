@@ -21,7 +21,9 @@ export const curvesDomain: Domain = {
   name: 'curves',
   works: {
     sweeps: (c) =>
-      c.sheet.steps.filter((s) => s.surface === 'sweep').map((s) => sweepWork(c.engine, c.r, s.id, c.mark)),
+      c.sheet.steps
+        .filter((s) => s.slots.some((x) => x.slot === 'sweep-rpm'))
+        .map((s) => sweepWork(c.engine, c.r, s.id, c.mark)),
     recurve: (c) => recurveWork(c.engine, c.r, c.works.sweeps[0] ?? null),
     model: (c) => {
       const { predicted } = c.works.recurve;
@@ -61,8 +63,8 @@ const isSecond = (state: JobState, v: StepView): boolean =>
   state.work.sweeps.findIndex((s) => s.step === v.step.id) > 0;
 
 function sweepHeadline(state: JobState, v: StepView): string | null {
+  if (asks(v, 'spread')) return scatterFinding(state.work.scatter);
   const w = sweepOf(state, v);
-  if (asks(v, 'spread') && state.work.scatter.worstDeg !== null) return scatterFinding(state.work.scatter);
   const found = sweepFinding(w, state.engine);
   const { model } = state.work;
   if (isSecond(state, v) && model && found) return `${found}; ${model.rmsDeg.toFixed(1)}° from what was predicted`;
@@ -72,13 +74,13 @@ function sweepHeadline(state: JobState, v: StepView): string | null {
 }
 
 function sweepOpen(state: JobState, v: StepView): string | null {
-  const w = sweepOf(state, v);
   if (asks(v, 'spread')) {
     const { worstDeg, mostDeg } = state.work.scatter;
     return worstDeg !== null && mostDeg !== null && worstDeg > mostDeg
       ? 'the timing scatters more than its limit'
       : null;
   }
+  const w = sweepOf(state, v);
   const up = w.points.filter((p) => p.deg !== null && p.dir === 'up').length;
   if (up < 6) return `${up} points going up are read, six are needed to see the curve`;
   if (v.step.sets.includes('baseline-known')) return null;

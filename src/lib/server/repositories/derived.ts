@@ -116,3 +116,15 @@ export const trendOf = (engineId: string, key: string) =>
      WHERE j.engine_id = $1 AND f.key = $2 ORDER BY j.opened_at`,
     [engineId, key]
   );
+
+export type FigureRow = TrendRow & { key: string; output: unknown };
+
+/** Several figures over an engine's jobs, oldest first. */
+export const trendsOf = (engineId: string, keys: readonly string[]) =>
+  query<FigureRow>(
+    'trends',
+    `SELECT f.key, f.job_id AS "jobId", j.opened_at AS at, f.value, f.u, f.verdict, f.output
+     FROM job_figure f JOIN job j ON j.id = f.job_id
+     WHERE j.engine_id = $1 AND f.key = ANY($2) ORDER BY j.opened_at LIMIT 200`,
+    [engineId, keys]
+  );

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import type { Chart as ChartType, ChartDataset } from 'chart.js';
   import { speed } from '$core/job/curves/sweep-work.ts';
   import type { CurvePicture, Point } from './curve-series.ts';
@@ -51,7 +51,16 @@
     if (p.ghost.length) out.push(line(p.ghost, { borderColor: colour('--rule'), borderWidth: 2.5 }));
     for (const [k, c] of p.predicted.entries())
       out.push(
-        line(c.points, { borderColor: colour('--predicted'), borderDash: [7, 5], borderWidth: k === 0 ? 2.6 : 1.2 })
+        line(
+          c.points,
+          k === 0
+            ? { borderColor: colour('--predicted'), borderDash: [8, 5], borderWidth: 3 }
+            : {
+                borderColor: `color-mix(in srgb, ${colour('--predicted')} 45%, transparent)`,
+                borderDash: [3, 4],
+                borderWidth: 1.2
+              }
+        )
       );
     if (p.carriedFrom)
       out.push({
@@ -171,9 +180,9 @@
     chart.data.datasets = next;
     chart.options.scales!['x']!.max = most;
     // the scale keeps still under a hand that drags
-    if (held === null) chart.options.scales!['y']!.max = high;
+    if (untrack(() => held) === null) chart.options.scales!['y']!.max = high;
     chart.update('none');
-    drawn++;
+    untrack(() => drawn++);
   });
 
   const place = (p: Point) => {
@@ -247,7 +256,8 @@
   {#if picture.up.length}<span>▲ measured going up</span>{/if}
   {#if picture.down.length}<span>▽ coming down</span>{/if}
   {#if picture.band}<span class="in">▒ limits</span>{/if}
-  {#if picture.predicted.length}<span class="pre">╌ predicted: {picture.predicted.map((c) => c.label).join('; ')}</span
+  {#if picture.predicted.length}<span class="pre"
+      >╌ predicted: {picture.predicted[0]!.label}{picture.predicted.length > 1 ? '; the others fine' : ''}</span
     >{/if}
   {#if picture.target.length}<span class="tar">◯ target{ontarget ? ': drag, or arrow keys' : ''}</span>{/if}
   {#if picture.ghost.length}<span>— the job before</span>{/if}

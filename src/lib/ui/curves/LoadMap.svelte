@@ -53,7 +53,6 @@
         class="cell"
         style="fill-opacity: {(0.04 + 0.3 * (c.total / most)).toFixed(3)}"
       />
-      <text x={X0 + k * COL + COL / 2} y={20 + r * ROW + ROW - 8} class="figure">{c.total.toFixed(0)}°</text>
     {/each}
   {/each}
   {#each speeds as s, k (s)}
@@ -63,6 +62,9 @@
   {#if idle && cruise}
     <path d="M{x(idle.rpm)} {y(idle.kpa)}L{x(cruise.rpm)} {y(cruise.kpa)}L{x(maxRpm)} {y(0)}" class="way" />
   {/if}
+  {#each cells as row, r (r)}{#each row as c, k (k)}
+      <text x={X0 + k * COL + COL / 2} y={20 + r * ROW + ROW - 8} class="figure">{c.total.toFixed(0)}°</text>
+    {/each}{/each}
   {#each places as p (p.name)}
     <circle cx={x(p.rpm)} cy={y(p.kpa)} r="7" class="place" />
     <text x={x(p.rpm)} y={y(p.kpa) - 12} class="name">{p.name}</text>
@@ -108,6 +110,10 @@
     stroke-width: 1;
   }
   .figure {
+    paint-order: stroke;
+    stroke: var(--sheet);
+    stroke-width: 3px;
+    stroke-opacity: 0.75;
     font-size: 14px;
     text-anchor: middle;
     fill: var(--ink);

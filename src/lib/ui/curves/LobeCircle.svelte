@@ -23,7 +23,7 @@
         even,
         p: at(even, R),
         q: at(even, R + error * times),
-        label: at(even, R - 34),
+        label: at(even, R + 58),
         bad: toleranceDeg !== null && Math.abs(error) > toleranceDeg
       };
     })
@@ -55,9 +55,8 @@
     <circle cx={r.q.x} cy={r.q.y} r="7" class="spark" class:bad={r.bad} />
     <text x={r.label.x} y={r.label.y + 5} class="cylinder">{r.c}</text>
   {/each}
-  <text x="170" y="162" class="note">errors drawn</text>
-  <text x="170" y="178" class="note">{times} times larger</text>
 </svg>
+<p>Outward is late, inward early. Dashed: the run-out alone. Dotted: the tolerance.</p>
 
 <style>
   svg {
@@ -99,9 +98,8 @@
     text-anchor: middle;
     fill: var(--ink);
   }
-  .note {
-    font-size: 13px;
-    text-anchor: middle;
-    fill: var(--ink-2);
+  p {
+    font-size: 13.5px;
+    color: var(--ink-2);
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Match } from '$core/curves/curve-match.ts';
   import { matchInput, predict, springOf, type RecurveWork } from '$core/job/curves/recurve-work.ts';
   import type { SweepWork } from '$core/job/curves/sweep-work.ts';
@@ -82,7 +83,10 @@
           .join(' ')} ${work.stop.id}`
       : undefined
   );
-  $effect(() => onbest?.(match));
+  $effect(() => {
+    const m = match;
+    untrack(() => onbest?.(m));
+  });
 </script>
 
 <div class="recurve">

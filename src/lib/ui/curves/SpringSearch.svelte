@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import type { Match } from '$core/curves/curve-match.ts';
   import { speed } from '$core/job/curves/sweep-work.ts';
   import type { MatchInput } from '$core/job/curves/recurve-work.ts';
@@ -25,11 +25,13 @@
   onMount(() => () => matcher.close());
   // every change of target, tray or limits asks again; the worker answers the newest question
   $effect(() => {
-    if (input) matcher.ask(input);
+    const question = input;
+    if (question) untrack(() => matcher.ask(question));
   });
   $effect(() => {
     const all = matcher.result?.ranked ?? [];
-    onlook(all, Math.min(chosen, Math.max(0, all.length - 1)));
+    const k = Math.min(chosen, Math.max(0, all.length - 1));
+    untrack(() => onlook(all, k));
   });
   const ranked = $derived(matcher.result?.ranked ?? []);
   const WORDS = { total: 'total above its limit', creep: 'creeps at idle', unstable: 'snaps out' };

@@ -27,6 +27,15 @@
     return `M${x} ${y}h8${Array.from({ length: turns }, () => `l${step / 2} -9l${step / 2} 9`).join('')}h8`;
   };
   const thick = (s: StockItem | undefined) => Math.min(4, 1.4 + (s?.rateNPerMm ?? 1) * 0.6);
+  /** the slot in which the stop's pin travels, at its true angle */
+  const polar = (deg: number) => ({
+    x: 120 + 78 * Math.sin((deg * Math.PI) / 180),
+    y: 100 - 78 * Math.cos((deg * Math.PI) / 180)
+  });
+  const end = $derived(polar(80 + (stop?.deg ?? 20)));
+  const slot = $derived(
+    `M${polar(80).x.toFixed(1)} ${polar(80).y.toFixed(1)}A78 78 0 0 1 ${end.x.toFixed(1)} ${end.y.toFixed(1)}`
+  );
   function put(part: Partial<Put>) {
     if (now) onput({ ...now, ...part });
   }
@@ -35,21 +44,22 @@
 {#if now}
   <div class="bench">
     <svg
-      viewBox="0 0 300 120"
+      viewBox="0 0 240 204"
       role="img"
       aria-label="Advance mechanism with springs {spring(now.a)?.name} and {spring(now.b)?.name} and {stop?.name}"
     >
-      <circle cx="64" cy="60" r="26" class="weight" />
-      <circle cx="236" cy="60" r="26" class="weight" />
-      <circle cx="150" cy="60" r="20" class="cam" />
-      <path d={coil(106, 24, spring(now.a))} class="coil" style="stroke-width: {thick(spring(now.a))}" />
-      <path d={coil(106, 106, spring(now.b))} class="coil" style="stroke-width: {thick(spring(now.b))}" />
-      <path d="M150 60l0 -20" class="cam" />
-      <path
-        d="M{150 + 34 * Math.sin(((stop?.deg ?? 20) * Math.PI) / 180)} {60 -
-          34 * Math.cos(((stop?.deg ?? 20) * Math.PI) / 180)}l10 -4"
-        class="stop"
-      />
+      <circle cx="120" cy="100" r="92" class="plate" />
+      <!-- two weights on their pivots, thrown outwards against the springs -->
+      <path d="M52 48C84 22 150 20 186 46L172 66C142 46 96 46 66 68Z" class="weight" />
+      <path d="M188 152C156 178 90 180 54 154L68 134C98 154 144 154 174 132Z" class="weight" />
+      <circle cx="58" cy="58" r="5" class="pivot" />
+      <circle cx="182" cy="142" r="5" class="pivot" />
+      <path d={coil(78, 82, spring(now.a))} class="coil" style="stroke-width: {thick(spring(now.a))}" />
+      <path d={coil(78, 130, spring(now.b))} class="coil" style="stroke-width: {thick(spring(now.b))}" />
+      <circle cx="120" cy="100" r="13" class="weight" />
+      <path d={slot} class="slot" />
+      <circle cx={end.x} cy={end.y} r="5" class="stop" />
+      <text x="120" y="202" class="name">stop at {stop?.deg ?? '…'}°</text>
     </svg>
     <div class="slots">
       <label
@@ -82,22 +92,38 @@
     align-items: center;
   }
   svg {
-    width: 210px;
+    width: 190px;
     flex: none;
   }
-  .weight,
-  .cam {
+  .plate {
+    fill: none;
+    stroke: var(--rule);
+    stroke-width: 1.6;
+  }
+  .weight {
     fill: var(--sheet);
     stroke: var(--ink);
     stroke-width: 2;
+  }
+  .pivot {
+    fill: var(--ink);
   }
   .coil {
     fill: none;
     stroke: var(--ink);
   }
+  .slot {
+    fill: none;
+    stroke: var(--ink-2);
+    stroke-width: 3;
+  }
   .stop {
-    stroke: var(--target);
-    stroke-width: 5;
+    fill: var(--target);
+  }
+  .name {
+    font-size: 14px;
+    text-anchor: middle;
+    fill: var(--ink-2);
   }
   .slots {
     display: grid;

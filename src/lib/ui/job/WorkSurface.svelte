@@ -135,7 +135,7 @@
         props={{ session, choices: step.choices }}
       />{/if}
 
-    <div class="surface">
+    <div class="surface" data-surface={step.surface}>
       {#if Here}
         <Here {...given} />
       {:else}

@@ -34,7 +34,12 @@
     <h2>{g.title}</h2>
     <table>
       <caption class="only-read">{g.title} in the tray</caption>
-      <thead><tr><th>name</th><th class="n">measures</th><th class="n"></th><th class="n">left</th><th></th></tr></thead
+      <thead
+        ><tr
+          ><th>name</th><th class="n">measures</th><th class="n">{g.kind === 'spring' ? 'holds' : '±'}</th><th class="n"
+            >left</th
+          ><th><span class="only-read">change</span></th></tr
+        ></thead
       >
       <tbody>
         {#each mine as s (s.id)}

@@ -5,8 +5,10 @@
   import EnterValues from '$lib/ui/engine/EnterValues.svelte';
   import { givenText } from '$lib/ui/engine/given.ts';
   import Frame from '$lib/ui/primitives/Frame.svelte';
+  import FigureTrends from '$lib/ui/engine/FigureTrends.svelte';
   import MarkTrend from '$lib/ui/engine/MarkTrend.svelte';
   import { numberOf } from '$core/sheets/engine.ts';
+  import { lengthText } from '$lib/ui/units.ts';
   import { dateText } from '$lib/ui/dates.ts';
 
   let { data } = $props();
@@ -43,7 +45,9 @@
           ></thead
         >
         <tbody>
-          {#each filled as f (f.name)}
+          {#each filled as f, k (f.name)}
+            {#if f.group !== filled[k - 1]?.group}<tr class="group"><th colspan="4" scope="colgroup">{f.group}</th></tr
+              >{/if}
             <tr>
               <td>{f.label}</td><td class="n strong">{givenText(data.engine.values[f.name]!)}</td><td class="quiet"
                 >{data.engine.values[f.name]!.source}</td
@@ -79,6 +83,7 @@
     <aside aria-label="History">
       <p><a class="button first" href="/jobs/new?engine={data.engine.id}">New job on this engine</a></p>
       {#if data.marks.length}<MarkTrend marks={data.marks} />{/if}
+      <FigureTrends rows={data.figures} len={lengthText(data.prefs)} />
       <h2>{data.jobs.length ? 'Jobs' : 'No jobs yet'}</h2>
       <ol>
         {#each data.jobs as j (j.id)}
@@ -100,6 +105,11 @@
 </Frame>
 
 <style>
+  .group th {
+    padding-top: 14px;
+    font-weight: 640;
+    color: var(--ink);
+  }
   .engine {
     display: grid;
     grid-template-columns: minmax(0, 1fr) 370px;

@@ -24,11 +24,10 @@
   const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
   const scatters = $derived(step.slots.some((s) => s.slot === 'spread'));
   const work = $derived(session.state.work);
-  const sweep = $derived(work.sweeps.find((s) => s.step === stepId)!);
+  const sweep = $derived(work.sweeps.find((s) => s.step === stepId) ?? work.sweeps[0]!);
   const second = $derived(work.sweeps.indexOf(sweep) > 0 && !scatters);
-  const shown = $derived(scatters ? (work.sweeps.find((s) => s.fit) ?? sweep) : sweep);
   const pic = $derived(
-    picture(session.engine, shown, {
+    picture(session.engine, sweep, {
       ghost: ghostOf(session.engine.earlier?.['curve']?.output),
       predicted:
         second && work.recurve.predicted

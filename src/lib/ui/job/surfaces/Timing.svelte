@@ -108,7 +108,10 @@
                   <ReadingText reading={x} {prefs} unsent={session.unsent.has(x.id)} {onamend} />
                 </div>{/each}</td
             >
-            <td class="n">{formatTiming(r.btdc, 2)} {words.plusMinus(r.uDeg)}°</td>
+            <td class="n"
+              ><div class="whole">{formatTiming(r.btdc, 2)}</div>
+              {words.plusMinus(r.uDeg)}°</td
+            >
             <td
               >{#if r.verdict}<Verdict state={r.verdict.state} size={14} />{/if}</td
             >
@@ -153,6 +156,9 @@
     grid-template-columns: minmax(290px, 1fr) minmax(0, 1fr);
     gap: 24px;
     align-items: start;
+  }
+  .whole {
+    white-space: nowrap;
   }
   .move {
     font-size: 18px;
