@@ -94,12 +94,16 @@ test('static timing by two methods, to a closed verdict', async ({ page, context
     await expect(page.locator('.school summary')).toContainText('contacts just opening, by lamp or meter');
     await expect(page.locator('.school summary')).toContainText('the data sheet names contacts');
     // the mark stands 2° early: 358° is the middle of 343.5 and 12.5
-    for (const t of ['12b', '12.5b', '12b']) await type(page, t);
+    await type(page, '12b');
+    for (const t of ['12.5b', '12b']) {
+      await page.getByLabel('it repeats this setting').check();
+      await type(page, t);
+    }
     await expect(page.getByTestId('result')).toContainText('10.17° before');
     await expect(page.getByTestId('housing')).toContainText('Turn the housing anticlockwise (from above) 1.58°');
     await expect(page.getByTestId('budget')).toContainText('the gauge itself');
-    await page.getByLabel('the next reading is after turning').check();
-    for (const t of ['9b', '9b', '9.5b']) await type(page, t);
+    await type(page, '9b');
+    for (const t of ['9b', '9.5b']) await type(page, t);
     await expect(page.getByTestId('result')).toContainText('7.17° before');
     await expect(page.getByTestId('result')).toContainText('in');
   });
@@ -171,6 +175,7 @@ test('a lazy curve, brought in from a file, is diagnosed; a bad line is named an
   await expect(page.getByTestId('incoming')).toContainText(`${rows.length} points`);
   await expect(page.getByRole('button', { name: 'Log these points' })).toBeDisabled();
   await page.getByLabel('the engine’s, crank degrees').check();
+  await page.getByLabel('Read with').selectOption('strobe-a');
   await page.getByRole('button', { name: 'Log these points' }).click();
   await expect(head(page)).toHaveText('Lazy by 5.8° at 2,400, sticky coming down by 3.2°', { timeout: 20_000 });
   const verdicts = journey('curve.compare').perPoint!;
@@ -224,7 +229,7 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
       await page.getByLabel(`Weight ${j + 1}, grams`).fill(mass);
       await page.getByLabel(`Length under weight ${j + 1}`).fill('17');
     }
-    await page.getByLabel('Weight 3, grams').fill('');
+    await page.getByLabel('Length at rest in the distributor').fill('17');
     await page.getByRole('button', { name: 'Put it in the tray, rated' }).click();
     await expect(page.getByRole('alert')).toContainText('1 different lengths taken, 2 are needed');
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('W-9');
@@ -401,7 +406,7 @@ test('a tray of six hundred springs is searched without holding the screen up, w
   await expect(status).toContainText('pairs and stops tried', { timeout: 20_000 });
   expect(
     number(((await status.textContent())!.match(/([\d,]+) pairs/)?.[1] ?? '').replaceAll(',', ''))
-  ).toBeGreaterThan(500_000);
+  ).toBeGreaterThan(300_000);
   await page.evaluate(() => {
     const w = window as unknown as { longest: number };
     w.longest = 0;
@@ -420,6 +425,6 @@ test('a tray of six hundred springs is searched without holding the screen up, w
   await page.getByLabel('Target 3, degrees').press('Tab');
   await expect(status).toContainText('pairs and stops tried', { timeout: 20_000 });
   const longest = await page.evaluate(() => (window as unknown as { longest: number }).longest);
-  console.log(`longest task while searching 540,000 curves: ${longest.toFixed(0)} ms`);
+  console.log(`longest task while searching 360,000 curves: ${longest.toFixed(0)} ms`);
   expect(longest).toBeLessThan(200);
 });

@@ -83,10 +83,12 @@
       <select id="adding" class="field" bind:value={adding}
         >{#each forms as [id, label] (id)}<option value={id}>{label}</option>{/each}</select
       >
-      {#if adding === 'gauge'}<GaugeForm sent={mine} />
-      {:else if adding === 'part'}<PartForm sent={mine} unit={data.prefs.length} />
-      {:else if adding === 'spring'}<SpringForm sent={mine} unit={data.prefs.length} />
-      {:else}<StopForm sent={mine} />{/if}
+      {#key form}
+        {#if adding === 'gauge'}<GaugeForm sent={mine} />
+        {:else if adding === 'part'}<PartForm sent={mine} unit={data.prefs.length} />
+        {:else if adding === 'spring'}<SpringForm sent={mine} unit={data.prefs.length} />
+        {:else}<StopForm sent={mine} />{/if}
+      {/key}
       {#if form && 'message' in form && form.form === adding}<p class="problem" role="alert">{form.message}</p>{/if}
       {#if form && 'added' in form && form.form === adding}<p role="status">{form.added} is in the tray.</p>{/if}
     </aside>

@@ -136,9 +136,10 @@ function wander(c: WorkContext): { deg: number; from: string } | null {
 
 function curveFigures(works: Works): SettledFigure[] {
   const out: SettledFigure[] = [];
-  for (const [k, w] of works.sweeps.entries()) {
+  const fitted = works.sweeps.filter((w) => w.fit);
+  for (const [k, w] of fitted.entries()) {
     if (!w.fit) continue;
-    const last = k === works.sweeps.length - 1;
+    const last = k === fitted.length - 1;
     out.push(
       add({
         key: last ? 'curve' : 'curve-before',

@@ -6,12 +6,15 @@
     picture: CurvePicture;
     title: string;
     /** takes the points of a file; absent: nothing can be brought in here */
-    onimport?: ((table: CurveTable, scale: 'engine' | 'distributor') => void) | undefined;
+    onimport?: ((table: CurveTable, scale: 'engine' | 'distributor', gaugeId: string | null) => void) | undefined;
+    /** what the timing can have been read with: it makes the uncertainty of the points */
+    gauges?: { id: string; name: string }[];
   }
-  let { picture, title, onimport }: Props = $props();
+  let { picture, title, onimport, gauges = [] }: Props = $props();
   let table = $state.raw<CurveTable | null>(null);
   let fileName = $state('');
   let chosen = $state<'engine' | 'distributor' | null>(null);
+  let gauge = $state<string>();
   let input = $state<HTMLInputElement>();
   const name = $derived(title.toLowerCase().replace(/[^a-z0-9]+/g, '-'));
   const scale = $derived(table?.scale ?? chosen);
@@ -30,7 +33,7 @@
   }
   function take() {
     if (!table || !scale) return;
-    onimport?.(table, scale);
+    onimport?.(table, scale, gauge ?? gauges[0]?.id ?? null);
     drop();
   }
   async function saveAs(what: 'measured' | 'predicted' | 'svg') {
@@ -93,6 +96,13 @@
           >
         </fieldset>
       {/if}
+      {#if gauges.length}
+        <label class="with"
+          >Read with <select class="field" bind:value={gauge}
+            >{#each gauges as g (g.id)}<option value={g.id}>{g.name}</option>{/each}</select
+          ></label
+        >
+      {/if}
       <button class="button first" disabled={scale === null} onclick={take}>Log these points</button>
       <button class="link" onclick={drop}>Drop the file</button>
     {/if}
@@ -120,6 +130,12 @@
     margin: 8px 0;
     padding: 10px 0 10px 12px;
     border-left: 4px solid var(--ink);
+  }
+  .with {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    margin: 6px 0;
   }
   fieldset label {
     display: flex;

@@ -6,7 +6,8 @@ export function importSweep(
   session: JobSession,
   stepId: string,
   table: CurveTable,
-  scale: 'engine' | 'distributor'
+  scale: 'engine' | 'distributor',
+  gaugeId: string | null
 ): void {
   const step = session.sheet.steps.find((s) => s.id === stepId)!;
   const asks = step.choices.some((c) => c.id === 'sweep-scale');
@@ -21,8 +22,8 @@ export function importSweep(
       ['sweep-deg', 'timing', `${Math.abs(p.deg * factor)}${p.deg < 0 ? 'a' : 'b'}`, 'deg']
     ];
     for (const [slot, quantity, text, defaultUnit] of figures) {
-      const gaugeId = slot === 'sweep-deg' ? (session.gaugesOf(step.slots[1]!.gauge)[0]?.id ?? null) : null;
-      if (session.say({ kind: 'reading', step: stepId, slot, quantity, text, defaultUnit, gaugeId })) return;
+      const gauge = slot === 'sweep-deg' ? gaugeId : null;
+      if (session.say({ kind: 'reading', step: stepId, slot, quantity, text, defaultUnit, gaugeId: gauge })) return;
     }
   }
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import { keep } from './keep.ts';
   import { gaugeKinds } from '$core/sheets/gauge-kinds.ts';
   import { unitsOf } from '$core/units/units.ts';
 
@@ -9,7 +10,7 @@
   const kinds = Object.entries(gaugeKinds) as [keyof typeof gaugeKinds, (typeof gaugeKinds)['wheel']][];
 </script>
 
-<form method="post" action="?/gauge" use:enhance>
+<form method="post" action="?/gauge" use:enhance={keep}>
   <label for="g-name">Name</label><input
     id="g-name"
     name="name"

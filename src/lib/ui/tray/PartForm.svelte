@@ -1,11 +1,12 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import { keep } from './keep.ts';
   import { unitsOf, type Unit } from '$core/units/units.ts';
 
   let { sent, unit }: { sent: Record<string, string>; unit: Unit } = $props();
 </script>
 
-<form method="post" action="?/part" use:enhance>
+<form method="post" action="?/part" use:enhance={keep}>
   <label for="p-name">Name</label><input
     id="p-name"
     name="name"

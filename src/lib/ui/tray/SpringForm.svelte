@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import { keep } from './keep.ts';
   import { springRate } from '$core/curves/spring-rate.ts';
   import { toBase, unitsOf, type Unit } from '$core/units/units.ts';
 
@@ -23,7 +24,7 @@
   });
 </script>
 
-<form method="post" action="?/spring" use:enhance>
+<form method="post" action="?/spring" use:enhance={keep}>
   <label for="s-name">Name</label><input
     id="s-name"
     name="name"

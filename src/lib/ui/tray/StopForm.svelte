@@ -1,10 +1,11 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import { keep } from './keep.ts';
 
   let { sent }: { sent: Record<string, string> } = $props();
 </script>
 
-<form method="post" action="?/stop" use:enhance>
+<form method="post" action="?/stop" use:enhance={keep}>
   <label for="t-name">Name</label><input
     id="t-name"
     name="name"

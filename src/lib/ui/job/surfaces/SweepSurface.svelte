@@ -87,7 +87,12 @@
             taken off every reading.{:else}No job has proved this mark: its error is not known and not taken off.{/if}
         </p>
       {/if}
-      <CurveFiles picture={pic} {title} onimport={(t, s) => importSweep(session, stepId, t, s)} />
+      <CurveFiles
+        picture={pic}
+        {title}
+        gauges={session.gaugesOf(step.slots[1]!.gauge)}
+        onimport={(t, s, g) => importSweep(session, stepId, t, s, g)}
+      />
     </div>
     <div>
       <CurveTable {sweep} {onamend} />
