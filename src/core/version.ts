@@ -1,2 +1,2 @@
 /** Raised when a calculation or the reading of a log changes, so that derived rows made before are known as such. */
-export const CORE_VERSION = '1';
+export const CORE_VERSION = '2';

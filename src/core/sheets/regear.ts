@@ -193,6 +193,8 @@ export const regear: RunSheet = {
       title: 'Bar off, counted',
       say: 'Take the bar off and count the tools.',
       why: 'Whatever stays on the crank is thrown.',
+      accept: 'Count complete.',
+      ifSkipped: 'A thrown bar.',
       minutes: 2,
       hazards: ['barring-tool'],
       clears: ['barring-tool-fitted']

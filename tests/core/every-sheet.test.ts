@@ -1,0 +1,208 @@
+import { describe, expect, it } from 'vitest';
+import { settledFigures, words } from '$core/job/index.ts';
+import { jobCard } from '$core/job/card.ts';
+import { nextSlot } from '$core/job/next-slot.ts';
+import { isHard } from '$core/sheets/flags.ts';
+import { runSheets } from '$core/sheets/index.ts';
+import type { Step } from '$core/sheets/types.ts';
+import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
+
+/**
+ * Every run sheet worked from its first step to its last by somebody who does what it says, with all that is asked
+ * answered yes, and again with it answered no. Nothing may lead into a corner from which no honest step leads out.
+ */
+const FULL: Record<string, string> = {
+  ...SHEET,
+  damperDiameterMm: '164',
+  driveKind: 'own-gear',
+  floatMinMm: '0.1',
+  floatMaxMm: '0.6',
+  pumpDrive: 'blade',
+  pumpSlotDepthMm: '9',
+  minEngagementMm: '5.5',
+  minClearanceMm: '0.5',
+  gasketMm: '0.8',
+  gearTeeth: '11',
+  gearHand: 'right',
+  gearModuleMm: '2.5',
+  gearBoreMm: '14',
+  gearOutsideMm: '36',
+  gearPitchMm: '31',
+  gearFaceMm: '22',
+  helixDeg: '41',
+  camMaterial: 'cast-iron',
+  installedMinMm: '98.4',
+  installedMaxMm: '98.8',
+  shaftHeightMinMm: '31.8',
+  shaftHeightMaxMm: '32.2',
+  driveSlotBearingDeg: '80',
+  terminalOffsetDeg: '156',
+  idleRpm: '650',
+  advanceBand: '650 7-11; 1800 19-24; 2600 28-34; 4200 28-34',
+  totalMaxBtdc: '34',
+  startMinBtdc: '6',
+  startMaxBtdc: '11',
+  springARate: '1.9',
+  springAPreload: '2.6',
+  springBRate: '3.4',
+  springBPreload: '0.4',
+  extensionMmPerDeg: '0.11',
+  lobeToleranceDeg: '0.5'
+};
+
+/** Readings that a careful hand would take at a step, by slot. */
+const READ: Record<string, string[]> = {
+  washer: ['1.473', '1.486'],
+  gap: ['0.70 + 0.60', '0.70 + 0.61'],
+  packing: ['0.10'],
+  length: ['171.4'],
+  'drive-depth': ['157.2'],
+  offset: ['6.1'],
+  'float-dial': ['0.30'],
+  'rotor-mark': ['170'],
+  'housing-mark': ['14'],
+  'rotor-now': ['170'],
+  'housing-now': ['14'],
+  'rotor-seen': ['137'],
+  'arc-min': ['334'],
+  'arc-max': ['52'],
+  twist: ['25'],
+  'new-teeth': ['11'],
+  'new-module': ['2.5'],
+  'new-bore': ['14'],
+  'new-outside': ['36'],
+  dimension: ['98.6'],
+  'float-loose': ['0.30'],
+  'float-tight': ['0.30'],
+  'ring-count': ['2'],
+  'shaft-bare': ['32.0'],
+  'shaft-height': ['32.0'],
+  'drive-slot': ['80'],
+  wire: ['1', '3', '4', '2'],
+  'contact-gap': ['0.40'],
+  fires: ['9b'],
+  strobe: ['9b'],
+  'turned-on': ['324'],
+  lobe: ['20', '110', '200', '290']
+};
+const CHOOSE: Record<string, string> = { 'sweep-scale': 'engine', 'new-hand': 'right', 'new-material': 'cast-iron' };
+// along the middle of the limits
+const curve = [
+  [650, 9],
+  [1000, 12.8],
+  [1300, 16.1],
+  [1600, 19.3],
+  [1800, 21.5],
+  [2100, 25],
+  [2400, 28.6],
+  [2600, 31],
+  [3400, 31],
+  [4200, 31]
+];
+
+function doStep(job: PlayedJob, step: Step, yes: boolean): void {
+  if (step.onlyIf && !job.state.replayed.facts.has(step.onlyIf.fact))
+    job.say({ kind: 'fact', fact: step.onlyIf.fact, value: yes });
+  if (job.view(step.id).state === 'not-needed') return;
+  for (const c of step.choices) job.say({ kind: 'choose', school: c.id, option: CHOOSE[c.id] ?? c.options[0]!.id });
+  read(job, step);
+  // whatever is still on and may be said to be off is seen to be off; what is hard must come off by a step of the sheet
+  job.done(step.id);
+}
+
+function read(job: PlayedJob, step: Step): void {
+  if (step.surface === 'tdc') {
+    job.pairs('1.8', ['343.5', '12.5'], ['343.5', '12.5'], ['343.5', '12.5']);
+    return;
+  }
+  if (step.surface === 'strokes') {
+    job.say({ kind: 'sign', sign: 'airPushedOut', seen: true });
+    job.say({ kind: 'sign', sign: 'intakeJustClosed', seen: true });
+    return;
+  }
+  if (step.surface === 'patch') {
+    job.read(step.id, 'patch-low', '7');
+    job.read(step.id, 'patch-high', '15');
+    return;
+  }
+  if (step.slots.some((s) => s.slot === 'sweep-rpm')) {
+    for (const [rpm, deg] of curve) {
+      job.read(step.id, 'sweep-rpm', String(rpm));
+      job.read(step.id, 'sweep-deg', `${deg!.toFixed(1)}b`);
+    }
+    return;
+  }
+  if (step.takes.includes('packing')) job.take(step.id, 'packing', ['PK-12', 0.117, 0.004]);
+  if (step.takes.includes('spring')) {
+    const spring = {
+      id: 's',
+      name: 'S',
+      kind: 'spring' as const,
+      thicknessMm: null,
+      uMm: null,
+      uRate: 0.01,
+      deg: null
+    };
+    job.say({
+      kind: 'take',
+      step: step.id,
+      part: 'spring',
+      parts: [
+        { ...spring, rateNPerMm: 1.9, preloadN: 2.6 },
+        { ...spring, rateNPerMm: 3.4, preloadN: 0.4 }
+      ]
+    });
+  }
+  for (const s of step.slots) for (const text of READ[s.slot] ?? []) job.read(step.id, s.slot, text);
+}
+
+describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
+  it.each([
+    ['yes', true],
+    ['no', false]
+  ])('is worked to its end with everything answered %s', (_, yes) => {
+    const job = new PlayedJob(engineWith({ ...FULL, vacuumUnit: yes ? 'fitted' : 'none' }), id);
+    for (const step of sheet.steps) {
+      expect(job.current, `before ${step.id}`).toBe(
+        // a step that a question has just made unneeded is passed over
+        job.state.steps.find((s) => s.state !== 'done' && s.state !== 'not-needed')?.step.id
+      );
+      doStep(job, step, yes);
+    }
+    const { state } = job;
+    expect(state.closed).toBe(true);
+    expect(state.current).toBeNull();
+    expect(state.progress.done).toBe(state.progress.total);
+    // no danger is left on a closed job, but what is out of the engine on purpose
+    const left = state.interlocks.filter((r) => r.harm === 'person' && r.id !== 'IL.20').map((r) => r.id);
+    expect(left).toEqual([]);
+  });
+
+  it('has a sentence, a next figure and a card at every step, also with nothing read and nothing on the data sheet', () => {
+    const len: words.LengthText = (mm, d = 2) => `${mm.toFixed(d)} mm`;
+    for (const values of [FULL, {}]) {
+      const job = new PlayedJob(engineWith(values), id);
+      for (const v of job.state.steps) {
+        expect(words.headline(job.state, job.engine, v, len).length).toBeGreaterThan(5);
+        const aim = nextSlot(job.state, v.step);
+        expect(aim === null || v.step.slots.includes(aim.slot)).toBe(true);
+      }
+      expect(jobCard(job.state, job.engine, len).total).toBeGreaterThan(4);
+      expect(settledFigures(job.state, job.engine)).toEqual([]);
+    }
+  });
+
+  it('says of every step why, how it is accepted or what skipping costs, and how long it takes', () => {
+    const thin = sheet.steps.filter(
+      (s) => s.why.length < 10 || (s.accept === '' && s.ifSkipped === '') || s.minutes < 1
+    );
+    expect(thin.map((s) => s.id)).toEqual([]);
+  });
+
+  it('never lets a reason overrule what can hurt someone or break something', () => {
+    const job = new PlayedJob(engineWith(FULL), id);
+    for (const s of sheet.steps)
+      for (const f of [...s.needs, ...s.mustBeOff].filter(isHard))
+        expect(job.tryTo({ kind: 'override', step: s.id, flags: [f], reason: 'in a hurry' }).ok).toBe(false);
+  });
+});
