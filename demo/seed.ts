@@ -1,7 +1,8 @@
 import { engines, gauges, staff, parts, springs, stops } from './workshop.ts';
 import { jobs } from './jobs.ts';
 import { writeJob } from './write-job.ts';
-import { parseSheetValue, sheetConflicts, type SheetValue } from '../src/core/sheets/engine.ts';
+import { type SheetValue } from '../src/core/sheets/engine.ts';
+import { parseSheetValue, sheetConflicts } from '../src/core/sheets/sheet-values.ts';
 import { closePool, getPool } from '../src/lib/server/db/pool.ts';
 import { rebuild } from '../src/lib/server/jobs/derive.ts';
 import { addEngine } from '../src/lib/server/repositories/engines.ts';

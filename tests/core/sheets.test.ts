@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { runSheets } from '$core/sheets/index.ts';
 import { raised, rules } from '$core/interlocks/rules.ts';
 import { fieldOf } from '$core/sheets/data-sheet.ts';
-import { parseSheetValue, sheetConflicts } from '$core/sheets/engine.ts';
+import { parseSheetValue, sheetConflicts } from '$core/sheets/sheet-values.ts';
 import { engineWith, SHEET } from '../support/played.ts';
 
 describe.each(runSheets)('run sheet $id', (sheet) => {

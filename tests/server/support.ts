@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { dropDatabase, ensureDatabase, migrate } from '../../scripts/lib/database.mjs';
 import type { Person } from '$core/job/index.ts';
-import { parseSheetValue, type SheetValue } from '$core/sheets/engine.ts';
+import { type SheetValue } from '$core/sheets/engine.ts';
+import { parseSheetValue } from '$core/sheets/sheet-values.ts';
 import { closePool } from '$lib/server/db/pool.ts';
 import { addEngine } from '$lib/server/repositories/engines.ts';
 import { addGauge } from '$lib/server/repositories/gauges.ts';

@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { admit, jobState, type EventBody, type GaugeRef, type JobEvent } from '../../src/core/job/index.ts';
 import { sheetOf } from '../../src/core/sheets/index.ts';
 import { readingParse } from '../../src/core/measure/reading-parse.ts';
-import { parseSheetValue, type Engine, type SheetValue } from '../../src/core/sheets/engine.ts';
+import { type Engine, type SheetValue } from '../../src/core/sheets/engine.ts';
+import { parseSheetValue } from '../../src/core/sheets/sheet-values.ts';
 import type { PartKind } from '../../src/core/sheets/types.ts';
 import { baseUnit } from '../../src/core/units/units.ts';
 

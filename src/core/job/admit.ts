@@ -3,7 +3,7 @@ import { ok, type Result } from '../errors/result.ts';
 import type { Engine } from '../sheets/engine.ts';
 import { flags, isHard, type FlagId } from '../sheets/flags.ts';
 import type { RunSheet, Slot, Step } from '../sheets/types.ts';
-import { isSchool, schoolOf } from '../sheets/schools.ts';
+import { isSchool, waysOf } from '../sheets/school-ways.ts';
 import { wordsOf } from './domains/domain.ts';
 import type { EventBody, JobEvent } from './events.ts';
 import { missingValues, type JobState, type StepView } from './state.ts';
@@ -62,10 +62,9 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
 
 /** What may be answered to a school, or to a question of this run sheet. */
 const optionsOf = (state: JobState, id: string): string[] =>
-  (isSchool(id)
-    ? schoolOf(id).options
-    : (state.sheet.steps.flatMap((s) => s.choices).find((c) => c.id === id)?.options ?? [])
-  ).map((o) => o.id);
+  isSchool(id)
+    ? waysOf(id).options
+    : (state.sheet.steps.flatMap((s) => s.choices).find((c) => c.id === id)?.options ?? []).map((o) => o.id);
 
 /** `stands-back` and `strobe-again` are further ways to log a slot that repeats. */
 const matches = (slot: string, given: string): boolean =>

@@ -2,7 +2,7 @@ import { cycleEvidence, type Evidence, type Sign } from '../crank/cycle-evidence
 import { raised, type Rule } from '../interlocks/rules.ts';
 import { cycleDegOf, numberOf, type Engine } from '../sheets/engine.ts';
 import type { FlagId } from '../sheets/flags.ts';
-import { schoolOf, schools, type SchoolId } from '../sheets/schools.ts';
+import { ways, waysOf, type SchoolId } from '../sheets/school-ways.ts';
 import type { RunSheet, Step } from '../sheets/types.ts';
 import { crankPlace, type CrankPlace } from './crank-place.ts';
 import { domains, worksOf, type Works } from './domains/domain.ts';
@@ -151,13 +151,13 @@ function reopenLost(views: StepView[], flags: ReadonlySet<FlagId>): void {
 
 function chosenSchools(engine: Engine, r: Replayed): Record<SchoolId, ChosenSchool> {
   const pick = (id: SchoolId): ChosenSchool => {
-    const proposed = schoolOf(id).proposes(engine);
+    const proposed = waysOf(id).proposes(engine);
     const chosen = r.chosen.get(id);
     return chosen === undefined
       ? { ...proposed, chosen: false }
       : { option: chosen, chosen: true, because: chosen === proposed.option ? proposed.because : 'chosen on this job' };
   };
-  return Object.fromEntries(Object.keys(schools).map((id) => [id, pick(id as SchoolId)])) as Record<
+  return Object.fromEntries(Object.keys(ways).map((id) => [id, pick(id as SchoolId)])) as Record<
     SchoolId,
     ChosenSchool
   >;

@@ -1,5 +1,4 @@
-import type { Engine } from './engine.ts';
-import { choiceOf } from './engine.ts';
+import type { SchoolId } from './school-ways.ts';
 
 /** One way of doing a step, with what speaks for and against it. */
 export interface SchoolOption {
@@ -10,14 +9,13 @@ export interface SchoolOption {
   preferWhen: string;
 }
 
+/** The words of a school; which ways there are and which is proposed stands in school-ways.ts, which is needed much sooner. */
 export interface School {
   title: string;
   options: SchoolOption[];
-  /** the way proposed for this engine and why */
-  proposes: (engine: Engine) => { option: string; because: string };
 }
 
-export const schools = {
+export const schools: Record<SchoolId, School> = {
   tdc: {
     title: 'How true TDC is found',
     options: [
@@ -63,8 +61,7 @@ export const schools = {
         costs: 'Eight readings or so, and a dial with travel for all of them.',
         preferWhen: 'The pairs do not agree, or the limit is tight.'
       }
-    ],
-    proposes: () => ({ option: 'pairs', because: 'it cancels the flat top and forces nothing' })
+    ]
   },
   overshoot: {
     title: 'If the mark is passed',
@@ -83,11 +80,7 @@ export const schools = {
         costs: 'Up to two turns of the crank.',
         preferWhen: 'Turning by the nose bolt, belt or chain drives that must not run back.'
       }
-    ],
-    proposes: (engine) =>
-      choiceOf(engine, 'reversal') === 'forbidden'
-        ? { option: 'forward', because: 'the data sheet forbids turning back' }
-        : { option: 'backUp', because: 'turning back is not forbidden on the data sheet, and both ways end forward' }
+    ]
   },
   compression: {
     title: 'How to tell compression from exhaust',
@@ -127,11 +120,7 @@ export const schools = {
         costs: 'Front or case open.',
         preferWhen: 'During the build.'
       }
-    ],
-    proposes: () => ({
-      option: 'valves',
-      because: 'on a fresh build the covers are off, and the valves beat any pressure sign'
-    })
+    ]
   },
   'index-order': {
     title: 'What is set first',
@@ -157,8 +146,7 @@ export const schools = {
         costs: 'No proof, and worth nothing once the crank was moved.',
         preferWhen: 'The same distributor goes back.'
       }
-    ],
-    proposes: () => ({ option: 'engine-first', because: 'rotor and housing then end where there is room' })
+    ]
   },
   'oil-drive': {
     title: 'When the oil-pump drive does not line up',
@@ -184,8 +172,7 @@ export const schools = {
         costs: 'The reference is lost and must be found again.',
         preferWhen: 'Turning the pump has failed twice.'
       }
-    ],
-    proposes: () => ({ option: 'tool', because: 'it keeps the crank at the reference' })
+    ]
   },
   'float-target': {
     title: 'Where in the limits the float is aimed',
@@ -211,8 +198,7 @@ export const schools = {
         costs: 'It binds when warm.',
         preferWhen: 'Only after the sum for the hot engine.'
       }
-    ],
-    proposes: () => ({ option: 'centre', because: 'it leaves room both ways' })
+    ]
   },
   'gear-fix': {
     title: 'How depth and float are corrected',
@@ -238,8 +224,7 @@ export const schools = {
         costs: 'A weaker shaft, and rotor against teeth shifts unless it is turned by whole teeth.',
         preferWhen: 'Shims do not reach, and the shift was worked out.'
       }
-    ],
-    proposes: () => ({ option: 'shims', because: 'what is shimmed can be undone' })
+    ]
   },
   'lead-transfer': {
     title: 'How the leads move over',
@@ -258,8 +243,7 @@ export const schools = {
         costs: 'The sense of rotation must be right.',
         preferWhen: 'Loose or new leads.'
       }
-    ],
-    proposes: () => ({ option: 'one-by-one', because: 'no order can be lost' })
+    ]
   },
   trigger: {
     title: 'How the firing point is seen',
@@ -299,15 +283,7 @@ export const schools = {
         costs: 'Several degrees of doubt: the tip does not say when the trigger fires.',
         preferWhen: 'A first setting, choosing the tooth.'
       }
-    ],
-    proposes: (engine) => {
-      const kind = choiceOf(engine, 'triggerKind');
-      if (kind === 'induction') return { option: 'edge', because: 'the data sheet names an induction pickup' };
-      if (kind === 'vane') return { option: 'vane', because: 'the data sheet names a vane sensor' };
-      return kind === 'contacts'
-        ? { option: 'lamp', because: 'the data sheet names contacts' }
-        : { option: 'lamp', because: 'it needs hardly any power; the data sheet does not say what triggers' };
-    }
+    ]
   },
   bias: {
     title: 'A bias for the first start',
@@ -333,11 +309,7 @@ export const schools = {
         costs: 'Heat, backfire, a glowing exhaust.',
         preferWhen: 'High compression, starting by hand.'
       }
-    ],
-    proposes: () => ({
-      option: 'none',
-      because: 'what is set is then what is meant; a bias is logged as one and cleared at the strobe'
-    })
+    ]
   },
   curve: {
     title: 'What kind of curve',
@@ -363,11 +335,7 @@ export const schools = {
         costs: 'Sluggish.',
         preferWhen: 'Heavy load, towing, high compression, poor fuel.'
       }
-    ],
-    proposes: () => ({
-      option: 'mixed',
-      because: 'for general use; a rule of thumb, the limits are the data sheet\u2019s'
-    })
+    ]
   },
   'mark-scale': {
     title: 'How advance is read beyond the marks',
@@ -393,11 +361,8 @@ export const schools = {
         costs: 'The instrument\u2019s own error: cross-check once.',
         preferWhen: 'No room for a scale.'
       }
-    ],
-    proposes: () => ({ option: 'tape', because: 'it needs no instrument but the strobe' })
+    ]
   }
-} satisfies Record<string, School>;
+};
 
-export type SchoolId = keyof typeof schools;
-export const isSchool = (s: string): s is SchoolId => Object.hasOwn(schools, s);
 export const schoolOf = (id: SchoolId): School => schools[id];

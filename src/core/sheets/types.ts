@@ -1,7 +1,7 @@
 import type { Quantity } from '../units/units.ts';
 import type { FlagId } from './flags.ts';
 import type { HazardId } from './hazards.ts';
-import type { SchoolId } from './schools.ts';
+import type { SchoolId } from './school-ways.ts';
 
 export type GaugeKind =
   | 'wheel'

@@ -324,7 +324,7 @@ describe('lobes, vacuum, scatter', () => {
     expect(headline(job, 'steady')).toContain('more than float and backlash explain');
   });
   it('reads the band of a data sheet, and says which point is wrong', async () => {
-    const { parseSheetValue } = await import('$core/sheets/engine.ts');
+    const { parseSheetValue } = await import('$core/sheets/sheet-values.ts');
     expect(parseSheetValue('advanceBand', '650 7-11; 1800 19,5-24', null)).toEqual({
       ok: true,
       out: [650, 7, 11, 1800, 19.5, 24]

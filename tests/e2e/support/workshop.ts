@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { APIRequestContext, BrowserContext } from '@playwright/test';
 import pg from 'pg';
-import { parseSheetValue } from '../../../src/core/sheets/engine.ts';
+import { parseSheetValue } from '../../../src/core/sheets/sheet-values.ts';
 import type { EventInput } from '../../../src/core/job/schemas.ts';
 
 type Draft = EventInput extends infer T ? (T extends unknown ? Omit<T, 'id'> : never) : never;

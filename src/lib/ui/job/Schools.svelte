@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { schoolOf, type SchoolId } from '$core/sheets/schools.ts';
+  import { schoolOf } from '$core/sheets/schools.ts';
+  import { type SchoolId } from '$core/sheets/school-ways.ts';
   import type { JobSession } from './session.svelte.ts';
 
   let { session, id }: { session: JobSession; id: SchoolId } = $props();

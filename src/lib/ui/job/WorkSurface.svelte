@@ -6,7 +6,6 @@
   import { notSettled } from '$core/job/admit.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import Lazy from '../primitives/Lazy.svelte';
-  import Schools from './Schools.svelte';
   import { loadSurface, surfaceHere } from './surfaces/load.ts';
   import { lengthText } from '../units.ts';
   import Caution from './Caution.svelte';
@@ -128,7 +127,7 @@
     {#if step.school === 'tdc'}<Lazy
         load={() => import('./surfaces/TdcMethods.svelte')}
         props={{ session, line }}
-      />{:else if step.school}<Schools {session} id={step.school} />{/if}
+      />{:else if step.school}<Lazy load={() => import('./Schools.svelte')} props={{ session, id: step.school }} />{/if}
 
     {#if step.choices.length}<Lazy
         load={() => import('./StepChoices.svelte')}

@@ -143,12 +143,18 @@
     }
   }
   @media (max-width: 520px) {
+    header {
+      gap: 6px;
+      padding: 0 8px;
+    }
     .mark {
-      font-size: 16px;
+      font-size: 15px;
+      letter-spacing: 0.02em;
     }
     nav a {
-      padding: 0 5px;
-      font-size: 14px;
+      padding: 0 4px;
+      font-size: 13.5px;
+      font-stretch: 88%;
     }
   }
 </style>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
   import { dataSheetFields } from '$core/sheets/data-sheet.ts';
-  import { sheetConflicts } from '$core/sheets/engine.ts';
+  import { sheetConflicts } from '$core/sheets/sheet-values.ts';
   import EnterValues from '$lib/ui/engine/EnterValues.svelte';
   import { givenText } from '$lib/ui/engine/given.ts';
   import Frame from '$lib/ui/primitives/Frame.svelte';

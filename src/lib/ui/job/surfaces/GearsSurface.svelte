@@ -57,7 +57,12 @@
     <div>
       <table>
         <caption class="only-read">Old gear against new gear</caption>
-        <thead><tr><th></th><th class="n">old</th><th class="n">new</th><th></th></tr></thead>
+        <thead
+          ><tr
+            ><th>gear</th><th class="n">old</th><th class="n">new</th><th><span class="only-read">verdict</span></th
+            ></tr
+          ></thead
+        >
         <tbody>
           {#each g.rows as r (r.label)}
             <tr>

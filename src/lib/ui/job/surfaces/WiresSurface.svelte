@@ -59,7 +59,13 @@
   <div>
     <table>
       <caption class="only-read">Leads clockwise from the tower the rotor faces</caption>
-      <thead><tr><th>tower</th><th class="n">lead goes to</th><th class="n">should go to</th><th></th></tr></thead>
+      <thead
+        ><tr
+          ><th>tower</th><th class="n">lead goes to</th><th class="n">should go to</th><th
+            ><span class="only-read">verdict</span></th
+          ></tr
+        ></thead
+      >
       <tbody>
         {#each expected as want, k (k)}
           {@const r = w.wires[k]}

@@ -1,0 +1,81 @@
+import { choiceOf, type Engine } from './engine.ts';
+
+/** Where good technicians differ: the ways of each school, and the one proposed for an engine with its reason. */
+interface Ways {
+  options: string[];
+  proposes: (engine: Engine) => { option: string; because: string };
+}
+
+export const ways = {
+  tdc: {
+    options: ['mark', 'highest', 'rod', 'stop', 'pairs', 'fit'],
+    proposes: () => ({ option: 'pairs', because: 'it cancels the flat top and forces nothing' })
+  },
+  overshoot: {
+    options: ['backUp', 'forward'],
+    proposes: (engine) =>
+      choiceOf(engine, 'reversal') === 'forbidden'
+        ? { option: 'forward', because: 'the data sheet forbids turning back' }
+        : { option: 'backUp', because: 'turning back is not forbidden on the data sheet, and both ways end forward' }
+  },
+  compression: {
+    options: ['valves', 'gauge', 'fingertip', 'companion', 'camMarks'],
+    proposes: () => ({
+      option: 'valves',
+      because: 'on a fresh build the covers are off, and the valves beat any pressure sign'
+    })
+  },
+  'index-order': {
+    options: ['engine-first', 'seat-first', 'marks'],
+    proposes: () => ({ option: 'engine-first', because: 'rotor and housing then end where there is room' })
+  },
+  'oil-drive': {
+    options: ['tool', 'blade', 'crank'],
+    proposes: () => ({ option: 'tool', because: 'it keeps the crank at the reference' })
+  },
+  'float-target': {
+    options: ['centre', 'loose', 'tight'],
+    proposes: () => ({ option: 'centre', because: 'it leaves room both ways' })
+  },
+  'gear-fix': {
+    options: ['shims', 'collar', 'hole'],
+    proposes: () => ({ option: 'shims', because: 'what is shimmed can be undone' })
+  },
+  'lead-transfer': {
+    options: ['one-by-one', 'rebuild'],
+    proposes: () => ({ option: 'one-by-one', because: 'no order can be lost' })
+  },
+  trigger: {
+    options: ['lamp', 'edge', 'spark', 'vane', 'tip'],
+    proposes: (engine) => {
+      const kind = choiceOf(engine, 'triggerKind');
+      if (kind === 'induction') return { option: 'edge', because: 'the data sheet names an induction pickup' };
+      if (kind === 'vane') return { option: 'vane', because: 'the data sheet names a vane sensor' };
+      return kind === 'contacts'
+        ? { option: 'lamp', because: 'the data sheet names contacts' }
+        : { option: 'lamp', because: 'it needs hardly any power; the data sheet does not say what triggers' };
+    }
+  },
+  bias: {
+    options: ['none', 'advance', 'retard'],
+    proposes: () => ({
+      option: 'none',
+      because: 'what is set is then what is meant; a bias is logged as one and cleared at the strobe'
+    })
+  },
+  curve: {
+    options: ['fast', 'mixed', 'slow'],
+    proposes: () => ({
+      option: 'mixed',
+      because: 'for general use; a rule of thumb, the limits are the data sheet\u2019s'
+    })
+  },
+  'mark-scale': {
+    options: ['tape', 'dots', 'delay'],
+    proposes: () => ({ option: 'tape', because: 'it needs no instrument but the strobe' })
+  }
+} satisfies Record<string, Ways>;
+
+export type SchoolId = keyof typeof ways;
+export const isSchool = (s: string): s is SchoolId => Object.hasOwn(ways, s);
+export const waysOf = (id: SchoolId): Ways => ways[id];
