@@ -212,61 +212,63 @@
   }
 </script>
 
-<!-- the measured points are walked with the arrow keys and said below; targets are sliders of their own -->
-<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
-<div
-  class="chart"
-  style="height: {height}px"
-  role="group"
-  aria-label={label}
-  tabindex="0"
-  data-ready={ready}
-  onkeydown={walk}
-  onblur={() => (stands = null)}
->
-  <canvas bind:this={canvas} aria-hidden="true"></canvas>
-  {#if ready && ontarget}
-    {#each picture.target as t, k (k)}
-      {@const p = place(t)}
-      {#if p}
-        <span
-          class="target"
-          style="left: {p.left}px; top: {p.top}px"
-          role="slider"
-          tabindex="0"
-          aria-label="Target at {speed(t.x)} rpm"
-          aria-valuemin="-10"
-          aria-valuemax="70"
-          aria-valuenow={t.y}
-          aria-valuetext="{t.y} degrees before TDC"
-          onpointerdown={(e) => {
-            held = k;
-            e.currentTarget.setPointerCapture(e.pointerId);
-          }}
-          onpointermove={(e) => drag(e, k)}
-          onpointerup={() => (held = null)}
-          onpointercancel={() => (held = null)}
-          onkeydown={(e) => nudge(e, k)}
-        ></span>
-      {/if}
-    {/each}
-  {/if}
+<div>
+  <!-- the measured points are walked with the arrow keys and said below; targets are sliders of their own -->
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+  <div
+    class="chart"
+    style="height: {height}px"
+    role="group"
+    aria-label={label}
+    tabindex="0"
+    data-ready={ready}
+    onkeydown={walk}
+    onblur={() => (stands = null)}
+  >
+    <canvas bind:this={canvas} aria-hidden="true"></canvas>
+    {#if ready && ontarget}
+      {#each picture.target as t, k (k)}
+        {@const p = place(t)}
+        {#if p}
+          <span
+            class="target"
+            style="left: {p.left}px; top: {p.top}px"
+            role="slider"
+            tabindex="0"
+            aria-label="Target at {speed(t.x)} rpm"
+            aria-valuemin="-10"
+            aria-valuemax="70"
+            aria-valuenow={t.y}
+            aria-valuetext="{t.y} degrees before TDC"
+            onpointerdown={(e) => {
+              held = k;
+              e.currentTarget.setPointerCapture(e.pointerId);
+            }}
+            onpointermove={(e) => drag(e, k)}
+            onpointerup={() => (held = null)}
+            onpointercancel={() => (held = null)}
+            onkeydown={(e) => nudge(e, k)}
+          ></span>
+        {/if}
+      {/each}
+    {/if}
+  </div>
+  <p class="key">
+    {#if picture.up.length}<span>▲ measured going up</span>{/if}
+    {#if picture.down.length}<span>▽ coming down</span>{/if}
+    {#if picture.band}<span class="in">▒ limits</span>{/if}
+    {#if picture.predicted.length}<span class="pre"
+        >╌ predicted: {picture.predicted[0]!.label}{picture.predicted.length > 1 ? '; the others fine' : ''}</span
+      >{/if}
+    {#if picture.target.length}<span class="tar">◯ target{ontarget ? ': drag, or arrow keys' : ''}</span>{/if}
+    {#if picture.ghost.length}<span>— the job before</span>{/if}
+    {#if picture.carriedFrom}<span class="uns">beyond {picture.carriedFrom.y.toFixed(1)}° not measured, carried on</span
+      >{/if}
+  </p>
+  <p class="only-read" aria-live="polite">
+    {#if here}Point {stands! + 1} of {all.length}, going {here.way}: {speed(here.x)} rpm, {here.y.toFixed(1)} degrees{/if}
+  </p>
 </div>
-<p class="key">
-  {#if picture.up.length}<span>▲ measured going up</span>{/if}
-  {#if picture.down.length}<span>▽ coming down</span>{/if}
-  {#if picture.band}<span class="in">▒ limits</span>{/if}
-  {#if picture.predicted.length}<span class="pre"
-      >╌ predicted: {picture.predicted[0]!.label}{picture.predicted.length > 1 ? '; the others fine' : ''}</span
-    >{/if}
-  {#if picture.target.length}<span class="tar">◯ target{ontarget ? ': drag, or arrow keys' : ''}</span>{/if}
-  {#if picture.ghost.length}<span>— the job before</span>{/if}
-  {#if picture.carriedFrom}<span class="uns">beyond {picture.carriedFrom.y.toFixed(1)}° not measured, carried on</span
-    >{/if}
-</p>
-<p class="only-read" aria-live="polite">
-  {#if here}Point {stands! + 1} of {all.length}, going {here.way}: {speed(here.x)} rpm, {here.y.toFixed(1)} degrees{/if}
-</p>
 
 <style>
   .chart {

@@ -13,11 +13,9 @@
 </script>
 
 <table>
-  <caption class="only-read">Points of the sweep</caption>
+  <caption>Points of the sweep, each {plusMinus(sweep.uDeg, 1)}°</caption>
   <thead
-    ><tr
-      ><th>way</th><th class="n">rpm</th><th class="n">timing {plusMinus(sweep.uDeg, 1)}°</th><th class="n">limits</th
-      ><th>verdict</th></tr
+    ><tr><th>way</th><th class="n">rpm</th><th class="n">timing</th><th class="n">limits</th><th>verdict</th></tr
     ></thead
   >
   <tbody>
@@ -34,9 +32,9 @@
               >{p.deg.toFixed(1)}°</button
             >{:else}{p.deg.toFixed(1)}°{/if}</td
         >
-        <td class="n quiet">{j?.minDeg == null ? '' : `${j.minDeg.toFixed(1)} to ${j.maxDeg!.toFixed(1)}°`}</td>
+        <td class="n quiet">{j?.minDeg == null ? '' : `${j.minDeg.toFixed(1)}\u2013${j.maxDeg!.toFixed(1)}°`}</td>
         <td
-          >{#if j && j.state !== 'unjudged'}<Verdict state={j.state} size={13} />{:else if j}<span class="quiet"
+          >{#if j && j.state !== 'unjudged'}<Verdict state={j.state} size={13} short />{:else if j}<span class="quiet"
               >no limits here</span
             >{/if}</td
         >
@@ -48,6 +46,18 @@
 </table>
 
 <style>
+  caption {
+    text-align: left;
+    font-size: 13px;
+    color: var(--ink-2);
+  }
+  .n {
+    white-space: nowrap;
+  }
+  td,
+  th {
+    padding-right: 7px;
+  }
   td {
     padding-top: 3px;
     padding-bottom: 3px;

@@ -112,8 +112,8 @@
   .figure {
     paint-order: stroke;
     stroke: var(--sheet);
-    stroke-width: 3px;
-    stroke-opacity: 0.75;
+    stroke-width: 2px;
+    stroke-opacity: 0.6;
     font-size: 14px;
     text-anchor: middle;
     fill: var(--ink);

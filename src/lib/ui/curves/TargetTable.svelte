@@ -63,7 +63,7 @@
 
 <style>
   .field {
-    width: 104px;
+    width: 86px;
     min-height: 40px;
   }
   td {

@@ -9,19 +9,21 @@
     session.state.replayed.chosen.get(c.id) ?? (c.field ? choiceOf(session.engine, c.field) : undefined);
 </script>
 
-{#each choices as c (c.id)}
-  <fieldset>
-    <legend>{c.question}</legend>
-    <div>
-      {#each c.options as o (o.id)}
-        <button
-          aria-pressed={chosen(c) === o.id}
-          onclick={() => session.say({ kind: 'choose', school: c.id, option: o.id })}>{o.label}</button
-        >
-      {/each}
-    </div>
-  </fieldset>
-{/each}
+<div class="choices">
+  {#each choices as c (c.id)}
+    <fieldset>
+      <legend>{c.question}</legend>
+      <div class="row">
+        {#each c.options as o (o.id)}
+          <button
+            aria-pressed={chosen(c) === o.id}
+            onclick={() => session.say({ kind: 'choose', school: c.id, option: o.id })}>{o.label}</button
+          >
+        {/each}
+      </div>
+    </fieldset>
+  {/each}
+</div>
 
 <style>
   fieldset {
@@ -32,7 +34,12 @@
     font-size: 13.5px;
     color: var(--ink-2);
   }
-  div {
+  .choices {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 22px;
+  }
+  .row {
     display: flex;
     flex-wrap: wrap;
     margin-top: 3px;

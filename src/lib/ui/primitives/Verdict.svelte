@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { VerdictState } from '$core/measure/verdict.ts';
-  let { state, size = 18 }: { state: VerdictState; size?: number } = $props();
-  const word = $derived({ in: 'in', out: 'out', unsure: 'too close to call' }[state]);
+  let { state, size = 18, short = false }: { state: VerdictState; size?: number; short?: boolean } = $props();
+  const word = $derived({ in: 'in', out: 'out', unsure: short ? 'too close' : 'too close to call' }[state]);
 </script>
 
 <!-- a word with a mark beside it: the colour alone never says it -->

@@ -105,6 +105,9 @@
 </Frame>
 
 <style>
+  td.quiet {
+    min-width: 7.5em;
+  }
   .group th {
     padding-top: 14px;
     font-weight: 640;

@@ -87,6 +87,13 @@
 </div>
 
 <style>
+  td {
+    white-space: nowrap;
+    padding-right: 8px;
+  }
+  td:first-child {
+    white-space: normal;
+  }
   .fig {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));

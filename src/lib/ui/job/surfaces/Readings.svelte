@@ -36,7 +36,7 @@
             ><td
               >{#if k === 0}{@render name(s)}{/if}</td
             ><td class="n"><ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} /></td><td
-              class="quiet">{r.by.name}</td
+              class="quiet by">{r.by.name}</td
             ></tr
           >
         {:else}
@@ -56,6 +56,14 @@
 {/snippet}
 
 <style>
+  .by {
+    font-size: 13px;
+    font-stretch: 86%;
+    white-space: nowrap;
+  }
+  td.n {
+    white-space: nowrap;
+  }
   .next {
     box-shadow: inset 3px 0 0 var(--target);
   }
