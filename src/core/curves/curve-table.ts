@@ -20,7 +20,7 @@ export interface CurveTable {
 /** Columns of the file: speed, timing, the way the speed went, whose degrees. The first two are needed. */
 export const CURVE_COLUMNS = ['rpm', 'deg', 'dir', 'scale'] as const;
 
-const SPEED = /^(rpm|speed|rev|n\b|engine)/i;
+const SPEED = /(rpm|speed|rev\b|rev\/|^n$|^engine$)/i;
 const DEGREES = /(deg|timing|advance|°)/i;
 const DIRECTION = /^(dir|way|up)/i;
 const SCALE = /^(scale|of|unit)/i;
