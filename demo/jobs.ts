@@ -419,22 +419,29 @@ export const jobs: DemoJob[] = [
     ]
   },
   {
-    key: 'lock-4-static-2026',
-    engine: 'Lock 4 pump',
+    key: 'winch-static-2026',
+    engine: 'Ropeway winch',
     sheet: 'static-timing',
     by: 'Tobias Renn',
-    opened: '2026-11-18T08:00:00Z',
+    opened: '2026-11-24T15:30:00Z',
     promised: '2026-12-05',
     lines: [
-      ...done('intake', 'safe', 'gap', 'plugs', 'bar', 'wheel'),
-      ...pairs('1.80', ['342.5', '11.5'], ['343.5', '12.0'], ['343.0', '11.5']),
+      ...done('intake', 'safe'),
+      { read: '0.41', step: 'gap', slot: 'contact-gap' },
+      { read: '35', step: 'gap', slot: 'dwell' },
+      { read: '37', step: 'gap', slot: 'dwell' },
+      ...done('gap', 'plugs', 'bar', 'wheel'),
+      ...pairs('71 thou', ['345.5', '15.5'], ['345.0', '15.5'], ['345.5', '15.5']),
       ...done('tdc', 'mark', 'probe-out'),
-      { sign: 'bothValvesClosed', seen: true },
-      { sign: 'airPushedOut', seen: true },
+      { sign: 'intakeJustClosed', seen: true },
+      { sign: 'companionRocking', seen: true },
       ...done('stroke', 'ref', 'room', 'trigger'),
-      { read: '11.5b', step: 'index', slot: 'fires' },
-      { read: '11b', step: 'index', slot: 'fires-again' },
-      { read: '9.5b', step: 'index', slot: 'fires' }
+      { read: '11b', step: 'index', slot: 'fires' },
+      { read: '10.5b', step: 'index', slot: 'fires-again' },
+      { read: '21.5', step: 'index', slot: 'rim' },
+      { read: '8b', step: 'index', slot: 'fires' },
+      { read: '7.5b', step: 'index', slot: 'fires-again' },
+      { read: '20.3', step: 'index', slot: 'rim' }
     ]
   },
   {

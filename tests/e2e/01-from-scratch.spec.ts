@@ -50,7 +50,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     await page.getByLabel('Rotor runs, seen from above').selectOption(e.rotorDirection);
     await fill('Distributor turns for one of the crank', e.ratio);
     await fill('Housing rim, diameter', e.rimDiameterMm);
-    await page.getByLabel('Vacuum advance').selectOption('none');
+    await page.getByLabel('Vacuum advance', { exact: true }).selectOption('none');
     await fill('Initial timing', e.static.btdc);
     await fill('Initial timing, least', e.static.minBtdc);
     await fill('Initial timing, most', e.static.maxBtdc);

@@ -7,6 +7,10 @@
   let { data, form } = $props();
   const sent = $derived((form?.sent ?? {}) as Record<string, string>);
   const groups = [...new Set(dataSheetFields.map((f) => f.group))];
+  /** what nearly every job asks for stands open; the rest is opened when the card in hand has it */
+  const FIRST = new Set<string>(['Engine', 'Crank and piston', 'Distributor', 'Timing']);
+  const opened = (g: string) =>
+    FIRST.has(g) || dataSheetFields.some((f) => f.group === g && (form?.path === f.name || sent[`v.${f.name}`]));
   const unitsFor = (q?: keyof typeof unitsOf): readonly string[] => (q && unitsOf[q].length > 1 ? unitsOf[q] : []);
   const defaultUnit = (q?: keyof typeof unitsOf) => (q === 'length' ? data.prefs.length : q ? unitsOf[q][0] : '');
 </script>
@@ -57,42 +61,48 @@
       </div>
       <div class="groups">
         {#each groups as g (g)}
-          <fieldset>
-            <legend>{g}</legend>
-            {#each dataSheetFields.filter((f) => f.group === g) as f (f.name)}
-              <div class="row">
-                <label for="v.{f.name}">{f.label}</label>
-                {#if f.kind === 'choice'}
-                  <select id="v.{f.name}" name="v.{f.name}" class="field">
-                    <option value=""></option>
-                    {#each f.choices! as c (c.id)}<option value={c.id} selected={sent[`v.${f.name}`] === c.id}
-                        >{c.label}</option
-                      >{/each}
-                  </select>
-                {:else}
-                  <input
-                    id="v.{f.name}"
-                    name="v.{f.name}"
-                    class="field"
-                    value={sent[`v.${f.name}`] ?? ''}
-                    placeholder={f.example}
-                    autocomplete="off"
-                    aria-invalid={form?.path === f.name}
-                    aria-describedby={f.help ? `help-${f.name}` : undefined}
-                  />
-                {/if}
-                {#if unitsFor(f.quantity).length}
-                  <select name="u.{f.name}" class="field" aria-label="Unit of {f.label}">
-                    {#each unitsFor(f.quantity) as u (u)}<option
-                        value={u}
-                        selected={u === (sent[`u.${f.name}`] ?? defaultUnit(f.quantity))}>{u}</option
-                      >{/each}
-                  </select>
-                {:else if f.quantity === 'angle' || f.quantity === 'timing'}<span class="quiet">°</span>{/if}
-                {#if f.help}<span class="help" id="help-{f.name}">{f.help}</span>{/if}
-              </div>
-            {/each}
-          </fieldset>
+          <details open={opened(g)}>
+            <summary
+              >{g}
+              <span class="quiet small">{dataSheetFields.filter((f) => f.group === g).length} values</span></summary
+            >
+            <fieldset>
+              <legend class="only-read">{g}</legend>
+              {#each dataSheetFields.filter((f) => f.group === g) as f (f.name)}
+                <div class="row">
+                  <label for="v.{f.name}">{f.label}</label>
+                  {#if f.kind === 'choice'}
+                    <select id="v.{f.name}" name="v.{f.name}" class="field">
+                      <option value=""></option>
+                      {#each f.choices! as c (c.id)}<option value={c.id} selected={sent[`v.${f.name}`] === c.id}
+                          >{c.label}</option
+                        >{/each}
+                    </select>
+                  {:else}
+                    <input
+                      id="v.{f.name}"
+                      name="v.{f.name}"
+                      class="field"
+                      value={sent[`v.${f.name}`] ?? ''}
+                      placeholder={f.example}
+                      autocomplete="off"
+                      aria-invalid={form?.path === f.name}
+                      aria-describedby={f.help ? `help-${f.name}` : undefined}
+                    />
+                  {/if}
+                  {#if unitsFor(f.quantity).length}
+                    <select name="u.{f.name}" class="field" aria-label="Unit of {f.label}">
+                      {#each unitsFor(f.quantity) as u (u)}<option
+                          value={u}
+                          selected={u === (sent[`u.${f.name}`] ?? defaultUnit(f.quantity))}>{u}</option
+                        >{/each}
+                    </select>
+                  {:else if f.quantity === 'angle' || f.quantity === 'timing'}<span class="quiet">°</span>{/if}
+                  {#if f.help}<span class="help" id="help-{f.name}">{f.help}</span>{/if}
+                </div>
+              {/each}
+            </fieldset>
+          </details>
         {/each}
       </div>
       <button class="button first">Enter the engine</button>
@@ -117,11 +127,13 @@
     column-gap: 40px;
     margin-top: 18px;
   }
-  fieldset {
+  details {
     break-inside: avoid;
     margin-bottom: 20px;
   }
-  legend {
+  summary {
+    cursor: pointer;
+    min-height: 32px;
     font-weight: 660;
     font-size: 17px;
     font-stretch: 92%;

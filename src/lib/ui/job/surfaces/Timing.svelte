@@ -23,7 +23,8 @@
   }
   let { session, stepId, line, prefs, onamend }: Props = $props();
 
-  const work = $derived(session.state.timing[stepId]!);
+  // while the step changes this part is asked once more, for a step that is not of its kind
+  const work = $derived(session.state.timing[stepId] ?? Object.values(session.state.timing)[0]!);
   const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
   const len = $derived(lengthText(prefs));
   const latest = $derived(work.latest);
@@ -58,7 +59,7 @@
   const repeats = $derived(line.prefer ? line.prefer === 'again' : work.nextIsRepeat);
 </script>
 
-{#if work.slot === 'fires-spark'}
+{#if session.state.schools.trigger.option === 'spark' && step.school === 'trigger'}
   <Caution
     ><p>
       <b>Ignition on with the engine at rest: high voltage.</b> Spare leads grounded, openings clear of fuel, injection
