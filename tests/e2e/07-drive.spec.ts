@@ -178,6 +178,7 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
     await done(page, 'Float proved');
     await open(page, `${A}/jobs/${jobId}/card`);
     await expect(page.locator('main')).toContainText('Oil-pump drive engaged');
+    await expect(page.getByRole('row', { name: /Parts taken/ })).toContainText('PK-12 (packing)');
     expect(
       number(
         await page

@@ -373,6 +373,11 @@ test('the curves of the workshop: what is out is named, the map and the circle a
   await page.getByRole('link', { name: 'Ropeway winch' }).click();
   await expect(head(page)).toHaveText('Lazy by 5.3° at 2,400, sticky coming down by 3.2°');
   await expect(page.getByTestId('matches').getByRole('listitem')).toHaveCount(5);
+  // a stop beyond what was measured: the prediction goes on, and where it is carried on is drawn and said
+  await page.getByLabel('Stop', { exact: true }).selectOption({ label: 'stop 11, 22°' });
+  await expect(page.locator('main')).toContainText('not measured, carried on');
+  await page.getByRole('button', { name: 'back to the search’s pick' }).click();
+  await expect(page.locator('main')).not.toContainText('carried on');
   // the measured points are walked with the arrow keys and said
   await page.locator('.chart').focus();
   for (let k = 0; k < 3; k++) await page.keyboard.press('ArrowRight');
@@ -382,7 +387,10 @@ test('the curves of the workshop: what is out is named, the map and the circle a
   // 9.6 + 10.2 + 11.0, the vacuum between 30 kPa 9° and 40 kPa 14°
   await expect(row).toContainText('30.8°');
   await page.getByRole('button', { name: 'Spacing of the sparks' }).click();
-  await expect(page.locator('main')).toContainText('No spacing was read yet');
+  await expect(page.getByRole('heading', { level: 2 })).toHaveText(
+    'Run-out of 1.02°, highest at 2°: a bent shaft or a worn bush'
+  );
+  await expect(page.getByRole('row', { name: /^6/ })).toContainText('0.88° early');
 });
 
 test('a tray of six hundred springs is searched without holding the screen up, with progress, and can be stopped', async ({

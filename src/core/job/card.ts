@@ -1,5 +1,9 @@
 import { dataSheetFields } from '../sheets/data-sheet.ts';
+import { partKinds } from '../sheets/types.ts';
+import type { SchoolId } from '../sheets/school-ways.ts';
+import { schoolOf } from '../sheets/schools.ts';
 import type { Engine, SheetValue } from '../sheets/engine.ts';
+import { partsTaken } from './drive/taken.ts';
 import { resultText } from './figure-text.ts';
 import { settledFigures } from './figures.ts';
 import type { JobState } from './state.ts';
@@ -11,6 +15,8 @@ export interface Card {
   readings: CardReading[];
   results: { label: string; value: string; verdict: string }[];
   schools: { title: string; way: string }[];
+  /** parts taken from the tray that are on the job now */
+  parts: string[];
   open: { what: string; why: string }[];
   done: number;
   total: number;
@@ -46,10 +52,12 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
   const fields = new Map(dataSheetFields.map((f) => [f.name, f]));
   const steps = new Map(state.sheet.steps.map((s) => [s.id, s]));
   return {
-    limits: SHOWN.filter((n) => engine.values[n]).map((n) => ({
-      label: fields.get(n)!.label,
-      value: engine.values[n]!
-    })),
+    limits: [...new Set([...SHOWN, ...Object.keys(state.sheet.labels ?? {})])]
+      .filter((n) => engine.values[n])
+      .map((n) => ({
+        label: fields.get(n)!.label,
+        value: engine.values[n]!
+      })),
     readings: state.readings.map((reading) => {
       const step = steps.get(reading.step);
       const slot = step?.slots.find((s) => reading.slot.startsWith(s.slot));
@@ -63,9 +71,16 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
     results: settledFigures(state, engine)
       .map((f) => ({ label: f.label, value: resultText(f, len), verdict: f.verdict ? verdictWord[f.verdict] : '' }))
       .concat(housing(state, len)),
-    schools: Object.entries(state.schools)
-      .filter(([, s]) => s.chosen)
-      .map(([title, s]) => ({ title, way: s.option })),
+    parts: partKinds.flatMap((k) => partsTaken(state.replayed, k).map((x) => `${x.name} (${k})`)),
+    schools: [
+      ...Object.entries(state.schools)
+        .filter(([, s]) => s.chosen)
+        .map(([id, s]) => {
+          const school = schoolOf(id as SchoolId);
+          return { title: school.title, way: school.options.find((o) => o.id === s.option)?.name ?? s.option };
+        }),
+      ...answers(state)
+    ],
     open: [
       ...state.steps
         .filter((s) => s.state === 'skipped')
@@ -81,6 +96,16 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
     ],
     ...state.progress
   };
+}
+
+/** What was answered with a word at the steps that ask so. */
+function answers(state: JobState): Card['schools'] {
+  return state.sheet.steps
+    .flatMap((s) => s.choices)
+    .flatMap((c) => {
+      const chosen = c.options.find((o) => o.id === state.replayed.chosen.get(c.id));
+      return chosen ? [{ title: c.question, way: chosen.label }] : [];
+    });
 }
 
 /** The turn that each reading outside the limits led to. */

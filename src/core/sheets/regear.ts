@@ -45,6 +45,47 @@ export const regear: RunSheet = {
         }
       ]
     }),
+    step({
+      id: 'wear',
+      phase: CHECK,
+      title: 'Wear of the old teeth recorded',
+      say: 'Before it is cleaned away: look at the loaded flank of the gear and of its partner, and say where it wore and how.',
+      why: 'It shows height, load and the health of the partner; new teeth on a bad partner do not last.',
+      accept: 'Central, polished, no step; a rough, hollow or edge-worn pair means looking at the camshaft too.',
+      ifSkipped: 'A bad partner ruins the new gear.',
+      tools: ['lens', 'lamp', 'camera'],
+      choices: [
+        {
+          id: 'wear-place',
+          question: 'The old gear wore',
+          options: [
+            { id: 'middle', label: 'in the middle' },
+            { id: 'low', label: 'low' },
+            { id: 'high', label: 'high' },
+            { id: 'edge', label: 'over an edge' }
+          ]
+        },
+        {
+          id: 'wear-surface',
+          question: 'Its flanks are',
+          options: [
+            { id: 'polished', label: 'polished' },
+            { id: 'rough', label: 'rough' },
+            { id: 'hollow', label: 'hollow, with a step' },
+            { id: 'chipped', label: 'chipped' }
+          ]
+        },
+        {
+          id: 'wear-partner',
+          question: 'The partner on the camshaft is',
+          options: [
+            { id: 'sound', label: 'sound' },
+            { id: 'worn', label: 'worn' },
+            { id: 'unseen', label: 'not seen' }
+          ]
+        }
+      ]
+    }),
     drive.compareGears({ id: 'compare', phase: CHECK }),
     step({
       id: 'pin-out',

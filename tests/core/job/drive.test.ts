@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { jobCard } from '$core/job/card.ts';
 import { notSettled, settledFigures, words } from '$core/job/index.ts';
 import { pickPlan } from '$core/job/drive/picks.ts';
 import { NO_TRIAL, whatIf, type Trial } from '$core/job/drive/what-if.ts';
@@ -391,5 +392,23 @@ describe('gears, contact, rings, marks, leads', () => {
     );
     job.read('tip', 'tip-offset', '4.5');
     expect(headline(job, 'tip')).toContain('stays under its terminal');
+  });
+});
+
+describe('the card of a drive job', () => {
+  it('names the parts on it, the ways chosen and the words answered, in words', () => {
+    const job = packed();
+    job.say({ kind: 'choose', school: 'float-target', option: 'loose' });
+    job.say({ kind: 'choose', school: 'number-one', option: 'any' });
+    const card = jobCard(job.state, job.engine, len);
+    expect(card.parts).toEqual(['PK-12 (packing)']);
+    expect(card.schools).toEqual(
+      expect.arrayContaining([
+        { title: 'Where in the limits the float is aimed', way: 'the loose end' },
+        { title: 'Number one on the cap', way: 'any tower' }
+      ])
+    );
+    expect(card.limits.map((l) => l.label)).toEqual(expect.arrayContaining(['End float, least', 'End float, most']));
+    expect(card.results.find((r) => r.label === 'End float with packing')!.value).toBe('0.165 ± 0.025 mm');
   });
 });

@@ -36,15 +36,19 @@ export function lobesWork(engine: Engine, r: Replayed): LobesWork {
 export function lobesFinding(w: LobesWork): string | null {
   if (!w.out)
     return w.rows.length && w.count ? `${w.rows.length} of ${w.count} firing points read: go on in firing order` : null;
-  switch (w.out.cause) {
+  return intervalsFinding(w.out);
+}
+
+export function intervalsFinding(out: Intervals): string {
+  switch (out.cause) {
     case 'even':
-      return `Even: no spark further than ${w.out.maxErrorDeg.toFixed(2)}° from its place`;
+      return `Even: no spark further than ${out.maxErrorDeg.toFixed(2)}° from its place`;
     case 'run-out':
-      return `Run-out of ${w.out.runOutDeg.toFixed(2)}°, highest at ${w.out.runOutPhaseDeg.toFixed(0)}°: a bent shaft or a worn bush`;
+      return `Run-out of ${out.runOutDeg.toFixed(2)}°, highest at ${out.runOutPhaseDeg.toFixed(0)}°: a bent shaft or a worn bush`;
     case 'lobe':
-      return `A lobe is off: ${worstLobe(w.out)}`;
+      return `A lobe is off: ${worstLobe(out)}`;
     case 'unknown':
-      return `Uneven by ${w.out.maxErrorDeg.toFixed(2)}°: with so few firing points run-out and lobes cannot be told apart`;
+      return `Uneven by ${out.maxErrorDeg.toFixed(2)}°: with so few firing points run-out and lobes cannot be told apart`;
   }
 }
 

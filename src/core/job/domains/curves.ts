@@ -192,7 +192,7 @@ function curveFigures(works: Works): SettledFigure[] {
         kind: 'wheel',
         verdict: works.lobes.out.state,
         calc: 'curve.interval',
-        input: {},
+        input: { toleranceDeg: works.lobes.toleranceDeg },
         output: works.lobes.out
       })
     );

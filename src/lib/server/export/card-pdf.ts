@@ -90,6 +90,20 @@ export function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<ArrayB
       [r.verdict, 176, 20]
     ]);
   s.y += s.text('± is two standard uncertainties.', 108, 88, { size: 7.5, colour: SOFT }) + 2;
+  if (card.parts.length || card.schools.length) {
+    s.head('Ways and parts', 108, 88);
+    if (card.parts.length)
+      s.row([
+        ['Parts taken', 108, 34],
+        [card.parts.join(', '), 143, 53, true]
+      ]);
+    for (const w of card.schools)
+      s.row([
+        [w.title, 108, 34],
+        [w.way, 143, 53]
+      ]);
+    s.y += 2;
+  }
   s.head('Stays open', 108, 88);
   for (const o of card.open)
     s.row([

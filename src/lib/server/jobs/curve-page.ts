@@ -1,3 +1,4 @@
+import type { Intervals } from '$core/curves/curve-interval.ts';
 import { sheetOf } from '$core/sheets/index.ts';
 import { query } from '../db/pool.ts';
 import { engineById } from '../repositories/engines.ts';
@@ -37,13 +38,20 @@ export async function curvePage(engineId: string) {
     'curve-job',
     `SELECT j.id, j.sheet, coalesce(l.waits = 'signed', false) AS closed FROM job j LEFT JOIN job_line l ON l.job_id = j.id
      WHERE j.engine_id = $1 AND EXISTS (
-       SELECT 1 FROM event e WHERE e.job_id = j.id AND e.kind = 'reading' AND e.body ->> 'slot' IN ('sweep-rpm', 'lobe'))
+       SELECT 1 FROM event e WHERE e.job_id = j.id AND e.kind = 'reading' AND e.body ->> 'slot' = 'sweep-rpm')
      ORDER BY j.opened_at DESC LIMIT 1`,
     [engineId]
   );
+  const [lobes] = await query<{ jobId: string; at: Date; output: Intervals; input: { toleranceDeg: number | null } }>(
+    'curve-lobes',
+    `SELECT f.job_id AS "jobId", j.opened_at AS at, f.output, f.input FROM job_figure f JOIN job j ON j.id = f.job_id
+     WHERE j.engine_id = $1 AND f.key = 'lobes' ORDER BY j.opened_at DESC LIMIT 1`,
+    [engineId]
+  );
+  const spacing = lobes ? { ...lobes, at: lobes.at.toISOString() } : null;
   const parts = await stock();
   const sheet = job ? sheetOf(job.sheet) : undefined;
-  if (!job || !sheet) return { engine, job: null, sheet: null, log: [], stock: parts };
+  if (!job || !sheet) return { engine, job: null, sheet: null, log: [], stock: parts, spacing };
   const [full, log] = [await engineForJob(engineId, job.id), await logOf(job.id)];
-  return { engine: full, job: { id: job.id, closed: job.closed }, sheet, log, stock: parts };
+  return { engine: full, job: { id: job.id, closed: job.closed }, sheet, log, stock: parts, spacing };
 }

@@ -39,26 +39,31 @@
   });
 </script>
 
-<svg
-  viewBox="0 0 340 340"
-  role="img"
-  aria-label="Errors of the sparks round the distributor{out ? `, run-out ${out.runOutDeg.toFixed(2)} degrees` : ''}"
->
-  <circle cx="170" cy="165" r={R} class="even" />
-  {#if toleranceDeg !== null && out}
-    <circle cx="170" cy="165" r={R + toleranceDeg * times} class="tol" />
-    <circle cx="170" cy="165" r={Math.max(4, R - toleranceDeg * times)} class="tol" />
-  {/if}
-  {#if out}<path d={runOut} class="run" />{/if}
-  {#each rows as r (r.c)}
-    <path d="M{r.p.x} {r.p.y}L{r.q.x} {r.q.y}" class="off" class:bad={r.bad} />
-    <circle cx={r.q.x} cy={r.q.y} r="7" class="spark" class:bad={r.bad} />
-    <text x={r.label.x} y={r.label.y + 5} class="cylinder">{r.c}</text>
-  {/each}
-</svg>
-<p>Outward is late, inward early. Dashed: the run-out alone. Dotted: the tolerance.</p>
+<figure>
+  <svg
+    viewBox="0 -8 340 352"
+    role="img"
+    aria-label="Errors of the sparks round the distributor{out ? `, run-out ${out.runOutDeg.toFixed(2)} degrees` : ''}"
+  >
+    <circle cx="170" cy="165" r={R} class="even" />
+    {#if toleranceDeg !== null && out}
+      <circle cx="170" cy="165" r={R + toleranceDeg * times} class="tol" />
+      <circle cx="170" cy="165" r={Math.max(4, R - toleranceDeg * times)} class="tol" />
+    {/if}
+    {#if out}<path d={runOut} class="run" />{/if}
+    {#each rows as r (r.c)}
+      <path d="M{r.p.x} {r.p.y}L{r.q.x} {r.q.y}" class="off" class:bad={r.bad} />
+      <circle cx={r.q.x} cy={r.q.y} r="7" class="spark" class:bad={r.bad} />
+      <text x={r.label.x} y={r.label.y + 5} class="cylinder">{r.c}</text>
+    {/each}
+  </svg>
+  <figcaption>Outward is late, inward early. Dashed: the run-out alone. Dotted: the tolerance.</figcaption>
+</figure>
 
 <style>
+  figure {
+    margin: 0;
+  }
   svg {
     display: block;
     width: 100%;
@@ -98,7 +103,7 @@
     text-anchor: middle;
     fill: var(--ink);
   }
-  p {
+  figcaption {
     font-size: 13.5px;
     color: var(--ink-2);
   }

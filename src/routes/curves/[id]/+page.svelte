@@ -1,7 +1,8 @@
 <script lang="ts">
   import { sweepFinding, speed } from '$core/job/curves/sweep-work.ts';
-  import { lobesFinding } from '$core/job/curves/other-work.ts';
-  import { listOf, numberOf, vacuumCurveOf } from '$core/sheets/engine.ts';
+  import { intervalsFinding } from '$core/job/curves/other-work.ts';
+  import { dateText } from '$lib/ui/dates.ts';
+  import { numberOf, vacuumCurveOf } from '$core/sheets/engine.ts';
   import { stateOf } from '$lib/job-state-memo.ts';
   import CurveTable from '$lib/ui/curves/CurveTable.svelte';
   import LoadMap from '$lib/ui/curves/LoadMap.svelte';
@@ -19,7 +20,7 @@
   const hand = new TargetHand(() => work?.recurve.target ?? []);
   const finding = $derived(
     (sweep && sweepFinding(sweep, data.engine)) ??
-      (work && lobesFinding(work.lobes)) ??
+      (data.spacing && intervalsFinding(data.spacing.output)) ??
       `No curve of ${data.engine.name} has been measured`
   );
   const up = $derived(sweep?.points.filter((p) => p.deg !== null && p.dir === 'up').length ?? 0);
@@ -96,29 +97,31 @@
           Total = initial {(sweep.initialBtdc ?? 0).toFixed(1)}° + weights + vacuum.
         </p>
       {:else}<p>The map needs a swept curve: six points going up at least.</p>{/if}
-    {:else if work?.lobes.out}
+    {:else if data.spacing}
+      {@const out = data.spacing.output}
       <div class="lobes">
         <LobeCircle
-          out={work.lobes.out}
-          cylinders={listOf(data.engine, 'firingOrder') ?? []}
-          toleranceDeg={work.lobes.toleranceDeg}
+          {out}
+          cylinders={out.errors.map((e) => e.cylinder)}
+          toleranceDeg={data.spacing.input.toleranceDeg}
         />
         <div>
-          <h2>{lobesFinding(work.lobes)}</h2>
+          <h2>{intervalsFinding(out)}</h2>
+          <p class="quiet small">
+            Read on <a href="/jobs/{data.spacing.jobId}">{dateText(data.spacing.at)}</a>. Run-out {out.runOutDeg.toFixed(
+              2
+            )}° explains {(100 * out.explained).toFixed(0)} % of it. Distributor degrees.
+          </p>
           <table>
             <thead><tr><th>cylinder</th><th class="n">off its place</th></tr></thead>
             <tbody
-              >{#each work.lobes.out.errors as e (e.cylinder)}<tr
+              >{#each out.errors as e (e.cylinder)}<tr
                   ><td>{e.cylinder}</td><td class="n"
                     >{Math.abs(e.errorDeg).toFixed(2)}° {e.errorDeg > 0 ? 'late' : 'early'}</td
                   ></tr
                 >{/each}</tbody
             >
           </table>
-          <p class="quiet small">
-            Run-out {work.lobes.out.runOutDeg.toFixed(2)}° explains {(100 * work.lobes.out.explained).toFixed(0)} % of it.
-            Distributor degrees.
-          </p>
         </div>
       </div>
     {:else}<p>No spacing was read yet: a job “Check a distributor on the bench” has a step for it.</p>{/if}

@@ -48,6 +48,15 @@
             </tbody>
           </table>
           <p class="quiet small">± is two standard uncertainties.</p>
+          {#if card.parts.length || card.schools.length}
+            <h2>Ways and parts</h2>
+            <table>
+              <tbody>
+                {#if card.parts.length}<tr><td>Parts taken</td><td class="strong">{card.parts.join(', ')}</td></tr>{/if}
+                {#each card.schools as s (s.title)}<tr><td>{s.title}</td><td class="strong">{s.way}</td></tr>{/each}
+              </tbody>
+            </table>
+          {/if}
           <h2>Stays open</h2>
           <table>
             <tbody>
