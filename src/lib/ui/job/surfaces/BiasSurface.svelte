@@ -41,9 +41,4 @@
     color: var(--target);
     margin: 10px 0;
   }
-  .note {
-    font-size: 14px;
-    color: var(--ink-2);
-    margin: 8px 0;
-  }
 </style>

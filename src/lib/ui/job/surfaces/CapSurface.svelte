@@ -29,7 +29,7 @@
   const towers = $derived(order && rotor ? terminals(order, rotor, tower?.value ?? 0, firingDeg, ratio) : []);
 </script>
 
-<div class="fig">
+<div class="beside">
   {#if order && rotor}
     <Cap {order} {rotor} {ratio} {firingDeg} firstBearing={tower?.value ?? null} rotorBearing={seen?.value ?? null} />
   {:else}
@@ -67,19 +67,8 @@
 </div>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(290px, 1fr) minmax(0, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
   .finding {
     margin: 10px 0;
     max-width: 46ch;
-  }
-  @media (max-width: 620px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

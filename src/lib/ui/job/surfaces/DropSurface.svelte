@@ -24,7 +24,7 @@
   const fits = $derived(t.symmetryDeg === null ? null : Math.round(360 / t.symmetryDeg));
 </script>
 
-<div class="fig">
+<div class="beside" style="--first: 0.9fr">
   {#if order && t.rotor}
     <Cap
       {order}
@@ -41,7 +41,7 @@
   <div>
     <Readings {session} {stepId} {line} {prefs} {onamend} />
     {#if e}
-      <dl data-testid="drop">
+      <dl class="pairs" data-testid="drop">
         {#if e.aligned}
           <dt>Slot and tang</dt>
           <dd>line up: let it down</dd>
@@ -68,38 +68,9 @@
 </div>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(290px, 0.9fr) minmax(0, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
-  dl {
-    display: grid;
-    grid-template-columns: 1fr auto;
-    margin-top: 12px;
-    border-top: 1.5px solid var(--ink);
-  }
-  dt,
-  dd {
-    padding: 6px 0;
-    border-bottom: 1px solid var(--hair);
-  }
-  dt {
-    color: var(--ink-2);
-  }
-  dd {
-    font-weight: 640;
-    text-align: right;
-  }
   .note {
     margin: 10px 0;
     font-size: 14px;
     max-width: 50ch;
-  }
-  @media (max-width: 620px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

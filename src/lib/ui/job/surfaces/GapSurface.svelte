@@ -82,10 +82,4 @@
   .quiet {
     font-weight: 400;
   }
-  .note {
-    font-size: 14px;
-    color: var(--ink-2);
-    margin: 10px 0;
-    max-width: 64ch;
-  }
 </style>

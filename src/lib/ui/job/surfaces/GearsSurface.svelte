@@ -36,7 +36,7 @@
       </p>
     {/if}
     {#if step.slots.some((s) => s.slot === 'gear-turned') && g.reindex}
-      <dl>
+      <dl class="pairs">
         <dt>One tooth is</dt>
         <dd>{g.reindex.pitchDeg.toFixed(2)}°</dd>
         <dt>Rotor against teeth</dt>
@@ -110,12 +110,6 @@
     font-size: 20px;
     color: var(--ink-2);
   }
-  .note {
-    font-size: 14px;
-    color: var(--ink-2);
-    margin: 8px 0;
-    max-width: 52ch;
-  }
   .same {
     color: var(--in);
   }
@@ -132,23 +126,5 @@
   .stop {
     color: var(--out);
     font-weight: 600;
-  }
-  dl {
-    display: grid;
-    grid-template-columns: 1fr auto;
-    margin-top: 10px;
-    border-top: 1.5px solid var(--ink);
-  }
-  dt,
-  dd {
-    padding: 6px 0;
-    border-bottom: 1px solid var(--hair);
-  }
-  dt {
-    color: var(--ink-2);
-  }
-  dd {
-    font-weight: 640;
-    text-align: right;
   }
 </style>

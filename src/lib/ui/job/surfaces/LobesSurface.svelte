@@ -16,7 +16,7 @@
   const order = $derived(listOf(session.engine, 'firingOrder') ?? []);
 </script>
 
-<div class="fig">
+<div class="beside" style="--first: 0.9fr">
   <LobeCircle out={w.out} cylinders={order} toleranceDeg={w.toleranceDeg} />
   <div>
     <table>
@@ -46,7 +46,7 @@
       </tbody>
     </table>
     {#if w.out}
-      <dl data-testid="lobes">
+      <dl class="pairs" data-testid="lobes">
         <dt>Run-out, dashed</dt>
         <dd>{w.out.runOutDeg.toFixed(2)}° at {w.out.runOutPhaseDeg.toFixed(0)}°</dd>
         <dt>of the error it explains</dt>
@@ -63,12 +63,6 @@
 </div>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(280px, 0.9fr) minmax(0, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
   .next {
     box-shadow: inset 3px 0 0 var(--target);
   }
@@ -78,34 +72,5 @@
   .bad {
     color: var(--out);
     font-weight: 640;
-  }
-  dl {
-    display: grid;
-    grid-template-columns: 1fr auto;
-    margin-top: 10px;
-    border-top: 1.5px solid var(--ink);
-  }
-  dt,
-  dd {
-    padding: 5px 0;
-    border-bottom: 1px solid var(--hair);
-  }
-  dt {
-    color: var(--ink-2);
-  }
-  dd {
-    font-weight: 620;
-    text-align: right;
-  }
-  .note {
-    font-size: 14px;
-    color: var(--ink-2);
-    margin: 8px 0;
-    max-width: 52ch;
-  }
-  @media (max-width: 620px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

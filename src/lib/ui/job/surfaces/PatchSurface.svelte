@@ -54,7 +54,7 @@
   }
 </script>
 
-<div class="fig">
+<div class="beside" style="--first: 0.8fr">
   {#if face !== null}
     <div>
       <Tooth
@@ -132,12 +132,6 @@
 </div>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(280px, 0.8fr) minmax(0, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
   .keep {
     display: flex;
     flex-wrap: wrap;
@@ -153,16 +147,5 @@
   }
   .bad {
     color: var(--out);
-  }
-  .note {
-    font-size: 14px;
-    color: var(--ink-2);
-    margin: 6px 0;
-    max-width: 52ch;
-  }
-  @media (max-width: 620px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

@@ -116,11 +116,6 @@
   li > :last-child {
     grid-area: 1 / 2 / 3 / 3;
   }
-  .note {
-    margin: 8px 0;
-    font-size: 14px;
-    color: var(--ink-2);
-  }
   .note b {
     color: var(--ink);
   }

@@ -24,7 +24,7 @@
   const high = $derived(w.height ? Math.min(60, Math.max(6, (w.height.mm - (w.bare?.value ?? w.height.mm)) * 14)) : 6);
 </script>
 
-<div class="fig">
+<div class="beside" style="--first: 0.6fr">
   <svg viewBox="0 0 260 250" role="img" aria-label="Drive shaft standing on {w.rings.length} thrust rings">
     <path d="M10 196H86V240H174V196H250" class="line" />
     <path d="M10 40H80M180 40H250" class="line" />
@@ -60,12 +60,6 @@
 </div>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(220px, 0.6fr) minmax(0, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
   svg {
     display: block;
     width: 100%;
@@ -93,10 +87,5 @@
     font-size: 13px;
     text-anchor: middle;
     fill: var(--ink-2);
-  }
-  @media (max-width: 620px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

@@ -27,7 +27,7 @@
   const w = $derived(wanted === null ? null : bearingPoint(wanted, CENTRE.radius + 18));
 </script>
 
-<div class="fig">
+<div class="beside" style="--first: 0.8fr">
   <svg
     viewBox="0 0 {SIZE.width} {SIZE.height}"
     role="img"
@@ -87,12 +87,6 @@
 </div>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(280px, 0.8fr) minmax(0, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
   svg {
     display: block;
     width: 100%;
@@ -139,16 +133,5 @@
   }
   .best {
     font-weight: 640;
-  }
-  .note {
-    font-size: 14px;
-    color: var(--ink-2);
-    margin: 8px 0;
-    max-width: 48ch;
-  }
-  @media (max-width: 620px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

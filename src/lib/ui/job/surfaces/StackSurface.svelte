@@ -91,7 +91,7 @@
     l.unit === 'mm' ? len(x, 3) : l.unit === 'deg' ? `${fixed(x, 2)}°` : `${fixed(x, 0)} %`;
 </script>
 
-<div class="fig">
+<div class="beside">
   <StackDrawing
     kind={work.kind}
     shape={{
@@ -148,17 +148,6 @@
 {/if}
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(300px, 1fr) minmax(0, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
-  .note {
-    margin: 8px 0;
-    font-size: 14px;
-    color: var(--ink-2);
-  }
   .lines {
     margin-top: 12px;
   }
@@ -174,10 +163,5 @@
   .falls {
     color: var(--out);
     margin-left: 6px;
-  }
-  @media (max-width: 620px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

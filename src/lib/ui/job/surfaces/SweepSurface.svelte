@@ -72,7 +72,7 @@
       : `Float and backlash let the timing wander by up to ${work.scatter.explainedDeg.toFixed(2)}°, by ${work.scatter.explainedFrom}.`}
   </p>
 {:else}
-  <div class="fig">
+  <div class="beside">
     <div>
       <CurveChart picture={pic} label="Advance curve of {title}: the points stand in the table beside" height={330} />
       {#if sweep.bench}<p class="note">
@@ -97,7 +97,7 @@
     <div>
       <CurveTable {sweep} {onamend} />
       {#if sweep.fit}
-        <dl data-testid="fit">
+        <dl class="pairs" data-testid="fit">
           <dt>Initial, below the start</dt>
           <dd>{sweep.initialBtdc!.toFixed(1)}° {plusMinus(sweep.uDeg, 1)}°</dd>
           <dt>Advance begins at</dt>
@@ -129,41 +129,3 @@
     </div>
   </div>
 {/if}
-
-<style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(300px, 1fr) minmax(0, 1fr);
-    gap: 20px;
-    align-items: start;
-  }
-  dl {
-    display: grid;
-    grid-template-columns: 1fr auto;
-    margin-top: 10px;
-    border-top: 1.5px solid var(--ink);
-    font-size: 14.5px;
-  }
-  dt,
-  dd {
-    padding: 4px 0;
-    border-bottom: 1px solid var(--hair);
-  }
-  dt {
-    color: var(--ink-2);
-  }
-  dd {
-    font-weight: 620;
-    text-align: right;
-  }
-  .note {
-    font-size: 14px;
-    color: var(--ink-2);
-    margin: 6px 0;
-  }
-  @media (max-width: 620px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
-  }
-</style>

@@ -37,7 +37,7 @@
 </script>
 
 {#if thumb}<p class="thumb">{thumb} The limits stay the data sheet’s.</p>{/if}
-<div class="fig">
+<div class="beside" style="--second: 0.7fr">
   <CurveChart
     picture={pic}
     label="Target over the measured curve; its points stand in the table beside"
@@ -48,22 +48,11 @@
 </div>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(300px, 1fr) minmax(0, 0.7fr);
-    gap: 20px;
-    align-items: start;
-  }
-  .fig > :global(*) {
+  .beside > :global(*) {
     min-width: 0;
   }
   .thumb {
     margin: 4px 0 10px;
     color: var(--ink-2);
-  }
-  @media (max-width: 620px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

@@ -79,7 +79,7 @@
       : ''}.
   </p>
 {/if}
-<div class="fig">
+<div class="beside">
   {#if order && rotor}
     <Cap
       {order}
@@ -152,12 +152,6 @@
     color: var(--ink-2);
     margin-bottom: 10px;
   }
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(290px, 1fr) minmax(0, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
   .whole {
     white-space: nowrap;
   }
@@ -178,10 +172,5 @@
     width: 18px;
     height: 18px;
     accent-color: var(--ink);
-  }
-  @media (max-width: 620px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

@@ -65,11 +65,6 @@
   td {
     padding: 3px 10px 3px 0;
   }
-  .note {
-    font-size: 14px;
-    color: var(--ink-2);
-    margin: 6px 0;
-  }
   .bad {
     color: var(--out);
     font-weight: 600;

@@ -128,12 +128,6 @@
     text-anchor: middle;
     fill: var(--ink-2);
   }
-  .note {
-    font-size: 14px;
-    color: var(--ink-2);
-    margin: 8px 0;
-    max-width: 54ch;
-  }
   .bad {
     color: var(--out);
     font-weight: 640;

@@ -70,7 +70,7 @@
   }
 </script>
 
-<div class="fig">
+<div class="beside" style="--first: 0.9fr">
   <div>
     {#if order && t.rotor}
       <Cap
@@ -159,7 +159,7 @@
       </p>
     {/if}
     {#if t.stab && !asksArc}
-      <dl data-testid="lead">
+      <dl class="pairs" data-testid="lead">
         <dt>Point the rotor at</dt>
         <dd>{formatClock(t.stab.startBearingDeg)} ({t.stab.startBearingDeg.toFixed(1)}°)</dd>
         <dt>It turns while it drops</dt>
@@ -174,12 +174,6 @@
 </div>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(290px, 0.9fr) minmax(0, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
   .choices {
     margin-top: 12px;
   }
@@ -206,12 +200,6 @@
     color: var(--out);
     font-weight: 640;
   }
-  .note {
-    margin: 8px 0;
-    font-size: 14px;
-    color: var(--ink-2);
-    max-width: 46ch;
-  }
   .out {
     color: var(--out);
     font-weight: 600;
@@ -221,28 +209,5 @@
     flex-wrap: wrap;
     gap: 8px 14px;
     align-items: center;
-  }
-  dl {
-    display: grid;
-    grid-template-columns: 1fr auto;
-    margin-top: 12px;
-    border-top: 1.5px solid var(--ink);
-  }
-  dt,
-  dd {
-    padding: 6px 0;
-    border-bottom: 1px solid var(--hair);
-  }
-  dt {
-    color: var(--ink-2);
-  }
-  dd {
-    font-weight: 640;
-    text-align: right;
-  }
-  @media (max-width: 620px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

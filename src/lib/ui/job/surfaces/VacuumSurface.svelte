@@ -109,9 +109,4 @@
   h2 {
     margin: 14px 0 6px;
   }
-  .note {
-    font-size: 14px;
-    color: var(--ink-2);
-    margin: 8px 0;
-  }
 </style>

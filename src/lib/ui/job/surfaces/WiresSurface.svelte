@@ -25,7 +25,7 @@
   const bad = (k: number) => w.map !== null && w.map.wrong.includes(k);
 </script>
 
-<div class="fig" data-step={stepId}>
+<div class="beside" style="--first: 0.9fr" data-step={stepId}>
   <svg
     viewBox="0 0 {SIZE.width} {SIZE.height}"
     role="img"
@@ -101,12 +101,6 @@
 </div>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(280px, 0.9fr) minmax(0, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
   svg {
     display: block;
     width: 100%;
@@ -170,10 +164,5 @@
   }
   tr.next td:first-child {
     padding-left: 9px;
-  }
-  @media (max-width: 620px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

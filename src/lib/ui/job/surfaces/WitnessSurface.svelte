@@ -24,7 +24,7 @@
   const now = $derived(rows[0]!.after?.value ?? null);
 </script>
 
-<div class="fig">
+<div class="beside" style="--first: 0.9fr">
   {#if order && rotor}
     <Cap
       {order}
@@ -73,18 +73,7 @@
 </div>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(290px, 0.9fr) minmax(0, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
   table {
     margin-top: 12px;
-  }
-  @media (max-width: 620px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>
