@@ -1,6 +1,6 @@
 import { sheetOf } from '$core/sheets/index.ts';
 import { CORE_VERSION } from '$core/version.ts';
-import { derive } from '$lib/server/jobs/derive.ts';
+import { freshen } from '$lib/server/jobs/derive.ts';
 import { orError } from '$lib/server/load.ts';
 import { floorRows, type FloorRow } from '$lib/server/repositories/jobs.ts';
 import type { PageServerLoad } from './$types';
@@ -12,10 +12,9 @@ const isStale = (r: FloorRow) =>
 
 async function floor(who: string | null) {
   let rows = await floorRows();
-  const stale = rows.filter(isStale);
-  if (stale.length > 0) {
+  if (rows.some(isStale)) {
     // rows that lag behind their log: worked out now, so that the floor never shows an old next step
-    for (const r of stale) await derive(r.id);
+    await freshen(null);
     rows = await floorRows();
   }
   const jobs = rows.map((r) => ({

@@ -5,6 +5,7 @@ import { jobCard } from '$core/job/card.ts';
 import type { Prefs } from '$lib/prefs.ts';
 import { lengthText } from '$lib/ui/units.ts';
 import { Refusal } from '../errors.ts';
+import { freshen } from './derive.ts';
 import { engineForJob } from './engine-for-job.ts';
 import { logOf } from '../repositories/events.ts';
 import { jobById } from '../repositories/jobs.ts';
@@ -15,6 +16,7 @@ export async function cardData(id: string, prefs: Prefs) {
   const [job, log] = await Promise.all([jobById(id), logOf(id)]);
   const sheet = sheetOf(job.sheet);
   if (!sheet) throw new Refusal(409, 'no-such-sheet', 'This job\u2019s run sheet is not known to this version.');
+  await freshen(job.engineId);
   const engine = await engineForJob(job.engineId, id);
   const state = jobState(sheet, engine, log);
   return {

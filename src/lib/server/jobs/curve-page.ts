@@ -4,6 +4,7 @@ import { query } from '../db/pool.ts';
 import { engineById } from '../repositories/engines.ts';
 import { logOf } from '../repositories/events.ts';
 import { stock } from '../repositories/stock.ts';
+import { freshen } from './derive.ts';
 import { engineForJob } from './engine-for-job.ts';
 
 export type CurveLine = {
@@ -18,8 +19,9 @@ export type CurveLine = {
 };
 
 /** The engines that have limits of a curve or a measured one, with the newest. */
-export const curveEngines = () =>
-  query<CurveLine>(
+export async function curveEngines() {
+  await freshen(null);
+  return query<CurveLine>(
     'curve-engines',
     `SELECT e.id, e.name, e.summary, c.job_id AS "jobId", c.at, c.value, c.verdict, c.output FROM engine e
      LEFT JOIN LATERAL (
@@ -30,9 +32,11 @@ export const curveEngines = () =>
      ORDER BY e.name`,
     []
   );
+}
 
 /** What the curves of one engine are drawn from: its newest job with a sweep, whole, and the tray. */
 export async function curvePage(engineId: string) {
+  await freshen(engineId);
   const engine = await engineById(engineId);
   const [job] = await query<{ id: string; sheet: string; closed: boolean }>(
     'curve-job',

@@ -1,7 +1,7 @@
 import { jobState, settledFigures, words } from '$core/job/index.ts';
 import { sheetOf } from '$core/sheets/index.ts';
 import { CORE_VERSION } from '$core/version.ts';
-import { allJobIds, clearDerived, writeDerived } from '../repositories/derived.ts';
+import { allJobIds, clearDerived, jobsBehind, writeDerived } from '../repositories/derived.ts';
 import { engineForJob } from './engine-for-job.ts';
 import { logOf } from '../repositories/events.ts';
 import { jobById } from '../repositories/jobs.ts';
@@ -22,6 +22,14 @@ export async function derive(jobId: string): Promise<void> {
     ...state.progress,
     figures: settledFigures(state, engine)
   });
+}
+
+/**
+ * Brings the derived rows of one engine, or of all, up to their logs before they are read, oldest job first: a later
+ * one is judged with the figures of those before it.
+ */
+export async function freshen(engineId: string | null): Promise<void> {
+  for (const id of await jobsBehind(engineId, CORE_VERSION)) await derive(id);
 }
 
 const waiting = new Set<string>();

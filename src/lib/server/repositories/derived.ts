@@ -14,7 +14,10 @@ export interface Derived {
   figures: SettledFigure[];
 }
 
-/** Writes what follows from a job's log, unless a later state of it is there already. */
+/**
+ * Writes what follows from a job's log, unless a later state of it is there already. Later jobs of the engine are
+ * judged with its figures, so their rows are behind from now on.
+ */
 export async function writeDerived(d: Derived): Promise<void> {
   await withTransaction(async (c) => {
     const kept = await query<{ job_id: string }>(
@@ -63,8 +66,28 @@ export async function writeDerived(d: Derived): Promise<void> {
         ],
         c
       );
+    await query(
+      'derived-later-behind',
+      `UPDATE job_line SET through_seq = -1 WHERE job_id IN (
+         SELECT b.id FROM job a JOIN job b ON b.engine_id = a.engine_id AND b.opened_at > a.opened_at WHERE a.id = $1)`,
+      [d.jobId],
+      c
+    );
   });
 }
+
+/** Jobs whose derived rows are behind their log, their data sheet or the core, oldest first; of one engine or of all. */
+export const jobsBehind = async (engineId: string | null, coreVersion: string) =>
+  (
+    await query<{ id: string }>(
+      'jobs-behind',
+      `SELECT j.id FROM job j LEFT JOIN job_line l ON l.job_id = j.id
+       WHERE ($1::text IS NULL OR j.engine_id = $1) AND (l.job_id IS NULL OR l.through_seq <> j.last_seq OR l.core_version <> $2
+         OR l.through_sheet <> coalesce((SELECT max(id) FROM sheet_value WHERE engine_id = j.engine_id), 0))
+       ORDER BY j.opened_at`,
+      [engineId, coreVersion]
+    )
+  ).map((r) => r.id);
 
 export const clearDerived = () =>
   query('derived-clear', 'DELETE FROM job_figure', []).then(() =>

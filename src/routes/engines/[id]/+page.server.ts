@@ -1,3 +1,4 @@
+import { freshen } from '$lib/server/jobs/derive.ts';
 import { orError } from '$lib/server/load.ts';
 import { trendOf, trendsOf } from '$lib/server/repositories/derived.ts';
 import { engineById } from '$lib/server/repositories/engines.ts';
@@ -8,6 +9,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = ({ params }) => orError(enginePage(params.id));
 
 async function enginePage(id: string) {
+  await freshen(id);
   const [engine, jobs, marks, figures] = await Promise.all([
     engineById(id),
     jobsOfEngine(id),
