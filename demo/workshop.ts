@@ -74,7 +74,8 @@ export const springs = [
 export const stops = [
   { name: 'stop 9', deg: 18 },
   { name: 'stop 10', deg: 20 },
-  { name: 'stop 11', deg: 22 }
+  { name: 'stop 11', deg: 22 },
+  { name: 'stop 12', deg: 24 }
 ];
 
 type Sheet = Record<string, [given: string, unit?: string | null]>;

@@ -374,10 +374,16 @@ test('the curves of the workshop: what is out is named, the map and the circle a
   await expect(head(page)).toHaveText('Lazy by 5.3° at 2,400, sticky coming down by 3.2°');
   await expect(page.getByTestId('matches').getByRole('listitem')).toHaveCount(5);
   // a stop beyond what was measured: the prediction goes on, and where it is carried on is drawn and said
-  await page.getByLabel('Stop', { exact: true }).selectOption({ label: 'stop 11, 22°' });
+  await expect(page.getByLabel('Springs and stop for this target')).toContainText(
+    'above the 21.9° that was measured: stop 11, stop 12.'
+  );
+  await page.getByRole('combobox', { name: 'Stop' }).selectOption({ label: 'stop 12, 24°' });
   await expect(page.locator('main')).toContainText('not measured, carried on');
+  // the stop that is in, as far as the strobe can tell: nothing to carry on
+  await page.getByRole('combobox', { name: 'Stop' }).selectOption({ label: 'stop 11, 22°' });
+  await expect(page.locator('main')).not.toContainText('not measured, carried on');
   await page.getByRole('button', { name: 'back to the search’s pick' }).click();
-  await expect(page.locator('main')).not.toContainText('carried on');
+  await expect(page.locator('main')).not.toContainText('not measured, carried on');
   // the measured points are walked with the arrow keys and said
   await page.locator('.chart').focus();
   for (let k = 0; k < 3; k++) await page.keyboard.press('ArrowRight');

@@ -144,7 +144,7 @@ describe('a sweep', () => {
 });
 
 describe('recurving', () => {
-  const baselineOf = (job: PlayedJob) => job.state.work.sweeps[0]!.baseline;
+  const sweepOf = (job: PlayedJob) => job.state.work.sweeps[0]!;
   const takeParts = (job: PlayedJob, springs: string[], stop: string) => {
     const of = (id: string) => {
       const { count: _, low: __, ...p } = stock.find((s) => s.id === id)!;
@@ -156,7 +156,7 @@ describe('recurving', () => {
   it('searches the tray as the scenario does', () => {
     const job = found();
     job.say({ kind: 'target', step: 'targets', points: inputs.target });
-    const input = matchInput(job.state.work.recurve, baselineOf(job), stock)!;
+    const input = matchInput(job.state.work.recurve, sweepOf(job).baseline, stock)!;
     const out = curveMatch(input);
     const want = expected('curve.match') as { evaluated: number; ranked: { springs: string[]; misfitDeg: number }[] };
     if (!out.ok) throw new Error(out.error.message);
@@ -170,7 +170,7 @@ describe('recurving', () => {
     const job = found();
     expect(job.state.work.recurve.targetFrom).toBe('limits');
     expect(job.state.work.recurve.target[2]).toEqual({ rpm: 1800, deg: 21.5 });
-    const empty = curveMatch(matchInput(job.state.work.recurve, baselineOf(job), [])!);
+    const empty = curveMatch(matchInput(job.state.work.recurve, sweepOf(job).baseline, [])!);
     expect(empty.ok && empty.out.evaluated).toBe(0);
   });
   it('predicts the parts taken, keeps the step open until they are, and names a pair that snaps out', () => {
@@ -180,17 +180,30 @@ describe('recurving', () => {
     expect(agrees(job.state.work.recurve.predicted, expected('curve.swapSprings'), 0.02)).toBe(true);
     expect(headline(job, 'search')).toMatch(/^S-03 \+ S-14, stop 10: starts at 13\d\d, all in at 22\d\d rpm$/);
     expect(notSettled(job.state, job.view('search'))).toBeNull();
-    const weak = predict(
-      baselineOf(job)!,
-      inputs.from,
-      [
-        { rateNPerMm: 0.05, preloadN: 6 },
-        { rateNPerMm: 0.05, preloadN: 6 }
-      ],
-      0.11,
-      20
-    );
-    expect(weak.ok && weak.out.unstableFromDeg).not.toBeNull();
+    const lax = { rateNPerMm: 0.05, preloadN: 6 };
+    const weak = predict(sweepOf(job), job.state.work.recurve, [lax, lax], 20);
+    expect(weak).toMatchObject({ ok: true, out: { unstableFromDeg: expect.any(Number) } });
+  });
+  it('takes a stop that the readings cannot tell from the one that is in for that stop, and says what lies beyond', () => {
+    const job = found();
+    const { baseline, uDeg } = sweepOf(job);
+    const maxDeg = baseline!.at(-1)!.deg;
+    const { from, ...rest } = job.state.work.recurve;
+    const as = (stopDeg: number) => {
+      const c = predict(sweepOf(job), { from, ...rest }, from!, stopDeg);
+      if (!c?.ok) throw new Error(c?.error.message ?? 'nothing predicted');
+      return c.out;
+    };
+    // the springs that are in, to the stop that is in: the measured curve itself
+    const same = as(maxDeg + uDeg * 0.9);
+    expect(same.extrapolatedFromDeg).toBeNull();
+    expect(same.fullDeg).toBe(maxDeg);
+    expect(same.fullRpm).toBeCloseTo(baseline!.at(-1)!.rpm, 6);
+    // two degrees more: carried on from the last measured degree, later than the measured end and still rising
+    const more = as(maxDeg + 2);
+    expect(more.extrapolatedFromDeg).toBeLessThan(maxDeg);
+    expect(more.extrapolatedFromDeg).toBeGreaterThanOrEqual(maxDeg - 1.01);
+    expect(more.fullRpm).toBeGreaterThan(same.fullRpm);
   });
   it('holds the second sweep against the prediction, and keeps by how much it missed', () => {
     const job = found();

@@ -56,10 +56,7 @@ export function recurveWork(engine: Engine, r: Replayed, baseline: SweepWork | n
     ...(target.length ? [] : ['a target'])
   ];
   const stopDeg = stop?.deg ?? numberOf(engine, 'stopDeg') ?? null;
-  const swapped =
-    baseline?.baseline && from && extensionMmPerDeg !== null && springs.length === 2 && stopDeg !== null
-      ? predict(baseline.baseline, from, springs.map(springOf), extensionMmPerDeg, stopDeg)
-      : null;
+  const swapped = predict(baseline, { from, extensionMmPerDeg }, springs, stopDeg);
   const idle = numberOf(engine, 'idleRpm');
   const total = numberOf(engine, 'totalMaxBtdc');
   const creep = numberOf(engine, 'creepMaxDeg');
@@ -88,13 +85,50 @@ export const springOf = (p: Pick<Part, 'rateNPerMm' | 'preloadN'>): Spring => ({
   preloadN: p.preloadN!
 });
 
-export const predict = (
-  baseline: Knot[],
-  from: Spring[],
-  to: Spring[],
-  extensionMmPerDeg: number,
-  stopDeg: number
-): Result<SwappedCurve> => curveSwapSprings({ baseline, from, to, extensionMmPerDeg, stopDeg });
+/**
+ * Stops that differ from the measured maximum by less than the readings can tell are that stop: a curve run against the
+ * stop that is in must not count as carried on beyond itself.
+ */
+const asMeasured = (stopDeg: number, baseline: readonly Knot[], uDeg: number): number => {
+  const maxDeg = Math.max(...baseline.map((k) => k.deg));
+  return stopDeg > maxDeg && stopDeg - maxDeg <= uDeg ? maxDeg : stopDeg;
+};
+
+/**
+ * The fitted shape with a knot at each degree of its ramps. Between them nothing changes; but readings lie all along a
+ * ramp, so how the weights go on beyond the stop may be judged from the whole of it and not from its ends alone.
+ */
+function everyDegree(baseline: readonly Knot[]): Knot[] {
+  return baseline.flatMap((k, n) => {
+    const next = baseline[n + 1];
+    if (!next || next.deg - k.deg <= 1) return [k];
+    const pieces = Math.ceil(next.deg - k.deg);
+    return Array.from({ length: pieces }, (_, j) => ({
+      rpm: k.rpm + ((next.rpm - k.rpm) * j) / pieces,
+      deg: k.deg + ((next.deg - k.deg) * j) / pieces
+    }));
+  });
+}
+
+/**
+ * What a measured sweep becomes with two springs and a stop: curve.swapSprings with its errors, or null while the sweep,
+ * the springs that are in, or one of the parts is not known.
+ */
+export function predict(
+  sweep: Pick<SweepWork, 'baseline' | 'uDeg'> | null,
+  { from, extensionMmPerDeg }: Pick<RecurveWork, 'from' | 'extensionMmPerDeg'>,
+  springs: readonly Pick<Part, 'rateNPerMm' | 'preloadN'>[],
+  stopDeg: number | null | undefined
+): Result<SwappedCurve> | null {
+  if (!sweep?.baseline || !from || extensionMmPerDeg === null || springs.length !== 2 || !stopDeg) return null;
+  return curveSwapSprings({
+    baseline: everyDegree(sweep.baseline),
+    from,
+    to: springs.map(springOf),
+    extensionMmPerDeg,
+    stopDeg: asMeasured(stopDeg, sweep.baseline, sweep.uDeg)
+  });
+}
 
 function springsIn(engine: Engine): [Spring, Spring] | null {
   const [a, pa, b, pb] = ['springARate', 'springAPreload', 'springBRate', 'springBPreload'].map((n) =>
@@ -123,7 +157,7 @@ function targetOf(engine: Engine, r: Replayed): Pick<RecurveWork, 'target' | 'ta
  */
 export function matchInput(
   w: RecurveWork,
-  baseline: Knot[] | null,
+  baseline: Knot[] | null | undefined,
   stock: readonly StockItem[],
   target: TargetPoint[] = w.target
 ): MatchInput | null {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import type { Match } from '$core/curves/curve-match.ts';
-  import { matchInput, predict, springOf, type RecurveWork } from '$core/job/curves/recurve-work.ts';
+  import { matchInput, predict, type RecurveWork } from '$core/job/curves/recurve-work.ts';
   import type { SweepWork } from '$core/job/curves/sweep-work.ts';
   import type { Engine } from '$core/sheets/engine.ts';
   import type { StockItem } from '$core/job/index.ts';
@@ -24,7 +24,7 @@
     onbest?: (m: Match | null) => void;
   }
   let { engine, sweep, work, stock, hand, height = 360, ontake, onbest }: Props = $props();
-  const input = $derived(matchInput(work, sweep?.baseline ?? null, stock, hand.points));
+  const input = $derived(matchInput(work, sweep?.baseline, stock, hand.points));
   let looked = $state.raw<{ all: Match[]; chosen: number }>({ all: [], chosen: 0 });
   /** springs and stop put in by hand on the drawing, before the search's pick */
   let put = $state.raw<{ a: string; b: string; stop: string } | null>(null);
@@ -33,20 +33,16 @@
   const name = (id: string) => item(id)?.name ?? id;
   const match = $derived(looked.all[looked.chosen] ?? null);
   const inNow = $derived(put ?? (match ? { a: match.springs[0], b: match.springs[1], stop: match.stop } : null));
-  const swapped = $derived.by(() => {
-    if (!inNow || !sweep?.baseline || !work.from || work.extensionMmPerDeg === null) return null;
-    const [a, b, stop] = [item(inNow.a), item(inNow.b), item(inNow.stop)];
-    if (!a || !b || !stop?.deg) return null;
-    return predict(sweep.baseline, work.from, [springOf(a), springOf(b)], work.extensionMmPerDeg, stop.deg);
-  });
+  const outcome = (a: string, b: string, stop: string) => {
+    const [one, two] = [item(a), item(b)];
+    return predict(sweep, work, one && two ? [one, two] : [], item(stop)?.deg);
+  };
+  const swapped = $derived(inNow ? outcome(inNow.a, inNow.b, inNow.stop) : null);
   const initial = $derived(match?.initialBtdc ?? sweep?.initialBtdc ?? 0);
   const others = $derived(
     looked.all.flatMap((m, k) => {
-      if (k === looked.chosen || !sweep?.baseline || !work.from || work.extensionMmPerDeg === null) return [];
-      const [a, b, stop] = [item(m.springs[0]), item(m.springs[1]), item(m.stop)];
-      if (!a || !b || !stop?.deg) return [];
-      const c = predict(sweep.baseline, work.from, [springOf(a), springOf(b)], work.extensionMmPerDeg, stop.deg);
-      return c.ok ? [{ label: `${k + 1}`, points: predictedPoints(c.out, m.initialBtdc, 5000) }] : [];
+      const c = k === looked.chosen ? null : outcome(...m.springs, m.stop);
+      return c?.ok ? [{ label: `${k + 1}`, points: predictedPoints(c.out, m.initialBtdc, 5000) }] : [];
     })
   );
   const pic = $derived(

@@ -36,6 +36,8 @@
   const ranked = $derived(matcher.result?.ranked ?? []);
   const WORDS = { total: 'total above its limit', creep: 'creeps at idle', unstable: 'snaps out' };
   const id = (m: Match) => `${m.springs.join(' ')} ${m.stop}`;
+  const measuredTo = $derived(input ? Math.max(...input.baseline.map((k) => k.deg)) : 0);
+  const leftOut = $derived(input?.tray.stops.filter((s) => s.deg > measuredTo + 1e-9).map((s) => name(s.id)) ?? []);
   const nothing = $derived(
     matcher.result && ranked.length === 0
       ? input?.tray.springs.length === 0
@@ -61,6 +63,8 @@
         {matcher.result.evaluated.toLocaleString('en-GB')} pairs and stops tried.
         {#if input.limits.totalMaxBtdc !== undefined}Total at most {input.limits.totalMaxBtdc}°.{/if}
         {#if input.limits.idleRpm !== undefined}Idle {speed(input.limits.idleRpm)} rpm.{/if}
+        {#if leftOut.length}Not searched, above the {measuredTo.toFixed(1)}° that was measured: {leftOut.join(', ')}.
+          Put one in on the drawing to see it.{/if}
       {/if}
     </p>
     {#if matcher.share !== null && matcher.share > 0}
