@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { admit, jobState, type EventBody, type GaugeRef, type JobEvent } from '../../src/core/job/index.ts';
+import { admit, jobState, type words, type EventBody, type GaugeRef, type JobEvent } from '../../src/core/job/index.ts';
 import { sheetOf } from '../../src/core/sheets/index.ts';
 import { readingParse } from '../../src/core/measure/reading-parse.ts';
 import { type Engine, type SheetValue } from '../../src/core/sheets/engine.ts';
@@ -43,6 +43,9 @@ export function engineWith(values: Record<string, string>): Engine {
   }
   return { id: 'engine', name: 'Test engine', summary: '', values: out };
 }
+
+/** Lengths as plain millimetres, for the sentences of a job. */
+export const mm: words.LengthText = (v, decimals = 2) => `${v.toFixed(decimals)} mm`;
 
 /** A job played by hand: each `say` is admitted or refused like on a screen. */
 export class PlayedJob {

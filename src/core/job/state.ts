@@ -108,25 +108,33 @@ export function jobState(sheet: RunSheet, engine: Engine, log: readonly JobEvent
 const asksStroke = (sheet: RunSheet, engine: Engine): boolean =>
   cycleDegOf(engine) === 720 && sheet.steps.some((s) => s.surface === 'strokes');
 
+/** Whether a step that depends on a question is to be done; undefined while the question is open. */
+function isNeeded(asked: Step['onlyIf'], r: Replayed): boolean | undefined {
+  if (!asked) return true;
+  if (asked.within && r.facts.get(asked.within) === false) return false;
+  const fact = r.facts.get(asked.fact);
+  return fact === undefined ? undefined : fact === (asked.when ?? true);
+}
+
 function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<FlagId>): StepView[] {
   const overruled = new Map(r.overrides.map((o) => [o.step, o]));
   const views = sheet.steps.map((step): StepView => {
     const mark = r.marks.get(step.id) ?? null;
-    const fact = step.onlyIf ? r.facts.get(step.onlyIf.fact) : true;
+    const needed = isNeeded(step.onlyIf, r);
     const free = new Set(overruled.get(step.id)?.flags ?? []);
     // what is not fitted need not be plugged
     const noVacuum = r.facts.get('vacuumUnit') === false;
     const missing = step.needs.filter((f) => !flags.has(f) && !free.has(f) && !(f === 'vacuum-plugged' && noVacuum));
     const stillOn = step.mustBeOff.filter((f) => flags.has(f) && !free.has(f));
     const blocked = missing.length > 0 || stillOn.length > 0;
-    const state: StepState = mark ? mark.state : fact === false ? 'not-needed' : blocked ? 'blocked' : 'open';
+    const state: StepState = mark ? mark.state : needed === false ? 'not-needed' : blocked ? 'blocked' : 'open';
     return {
       step,
       state,
       mark,
       missing: mark ? [] : missing,
       stillOn: mark ? [] : stillOn,
-      asks: !mark && fact === undefined ? step.onlyIf! : null,
+      asks: !mark && needed === undefined ? step.onlyIf! : null,
       overruled: overruled.get(step.id)?.reason ?? null
     };
   });

@@ -85,6 +85,11 @@ export const hazards = {
     text: 'Prime, watch the gauge, stop in the time the data sheet gives.',
     defer: 'the engine\u2019s own data'
   },
+  'fuel-fire': {
+    title: 'Fuel burns.',
+    text: 'Extinguisher at hand, doors open, no spark, drips caught, rags away.',
+    defer: 'fire rules and the workplace\u2019s permit'
+  },
   'first-start': {
     title: 'First start: backfire, kick, fuel, exhaust gas.',
     text: 'Extinguisher at hand, people clear of fan and intake, doors open, stop if no oil pressure.',

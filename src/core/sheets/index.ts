@@ -6,6 +6,7 @@ import { fitFromScratch } from './fit-from-scratch.ts';
 import { openCase } from './open-case.ts';
 import { pedestal } from './pedestal.ts';
 import { refitSame } from './refit-same.ts';
+import { shaftInPlace } from './shaft-in-place.ts';
 import { regear } from './regear.ts';
 import type { RunSheet } from './types.ts';
 import { benchCheck } from './bench-check.ts';
@@ -20,6 +21,7 @@ const sheets: RunSheet[] = [
   refitSame,
   pedestal,
   openCase,
+  shaftInPlace,
   regear,
   staticTiming,
   strobeTiming,

@@ -56,6 +56,13 @@ export const ways = {
         : { option: 'lamp', because: 'it needs hardly any power; the data sheet does not say what triggers' };
     }
   },
+  'shaft-in-place': {
+    options: ['live', 'split', 'in-place'],
+    proposes: () => ({
+      option: 'split',
+      because: 'it is the safe way as soon as a ring is uncertain; try to live with it first where there is room'
+    })
+  },
   bias: {
     options: ['none', 'advance', 'retard'],
     proposes: () => ({

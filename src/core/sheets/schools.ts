@@ -285,6 +285,32 @@ export const schools: Record<SchoolId, School> = {
       }
     ]
   },
+  'shaft-in-place': {
+    title: 'What to do about the shaft',
+    options: [
+      {
+        id: 'live',
+        name: 'live with it: move the leads or turn the cap',
+        gives: 'No risk at all.',
+        costs: 'An odd layout, and a vacuum unit or leads that may not reach.',
+        preferWhen: 'There is room both ways with another tower as number one.'
+      },
+      {
+        id: 'split',
+        name: 'open the case',
+        gives: 'The shaft is set where it can be seen.',
+        costs: 'A long job.',
+        preferWhen: 'Any ring is uncertain, the flange is aged, or there are other reasons to open.'
+      },
+      {
+        id: 'in-place',
+        name: 'correct it with the case closed',
+        gives: 'Saves a strip.',
+        costs: 'A ring that jams ruins the crank gear and forces the split all the same.',
+        preferWhen: 'Proved fault, rings known, the right puller, and patience.'
+      }
+    ]
+  },
   bias: {
     title: 'A bias for the first start',
     options: [

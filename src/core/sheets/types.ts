@@ -50,6 +50,7 @@ export type Surface =
   | 'tooth'
   | 'drop'
   | 'shaft'
+  | 'fault'
   | 'rings'
   | 'witness'
   | 'wires'
@@ -77,6 +78,10 @@ export interface OnlyIf {
   question: string;
   yes: string;
   no: string;
+  /** the answer with which the step is done; yes unless it says otherwise */
+  when?: boolean;
+  /** asked only where this other question was answered yes; answered no, the step is not needed either */
+  within?: string;
 }
 
 export interface Step {

@@ -6,7 +6,7 @@ import { doubt, readFor } from '$core/job/next-slot.ts';
 import type { StockItem } from '$core/job/index.ts';
 import scenario from '../../scenarios/recurve.json' with { type: 'json' };
 import { agrees } from '../../support/close.ts';
-import { engineWith, GAUGES, PlayedJob, SHEET } from '../../support/played.ts';
+import { engineWith, GAUGES, PlayedJob, SHEET, mm } from '../../support/played.ts';
 
 const { inputs } = scenario;
 const expected = (calc: string) => scenario.journey.find((j) => j.expect.calc === calc)!.expect.out as never;
@@ -49,8 +49,7 @@ const stock: StockItem[] = [
   ...inputs.tray.springs.map((s) => part(s.id, s)),
   ...inputs.tray.stops.map((s) => part(s.id, { kind: 'stop', deg: s.deg }))
 ];
-const len: words.LengthText = (mm, d = 2) => `${mm.toFixed(d)} mm`;
-const headline = (job: PlayedJob, step: string) => words.headline(job.state, job.engine, job.view(step), len);
+const headline = (job: PlayedJob, step: string) => words.headline(job.state, job.engine, job.view(step), mm);
 /** a strobe good for half a degree of standard uncertainty, as the scenario has it */
 const STROBE = { id: 'strobe', name: 'Strobe', resolution: 0, accuracy: inputs.uDeg * Math.sqrt(3) };
 

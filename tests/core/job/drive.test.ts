@@ -9,7 +9,7 @@ import { doubt, readFor } from '$core/job/next-slot.ts';
 import type { PartKind } from '$core/sheets/types.ts';
 import scenario from '../../scenarios/pedestal-drive.json' with { type: 'json' };
 import { agrees } from '../../support/close.ts';
-import { engineWith, PlayedJob, SHEET } from '../../support/played.ts';
+import { engineWith, PlayedJob, SHEET, mm } from '../../support/played.ts';
 
 const { inputs } = scenario;
 const expected = (calc: string) => scenario.journey.find((j) => j.expect.calc === calc)!.expect.out as never;
@@ -49,8 +49,7 @@ const tray = inputs.tray.map((t) => ({
   preloadN: null,
   deg: null
 }));
-const len: words.LengthText = (mm, d = 2) => `${mm.toFixed(d)} mm`;
-const headline = (job: PlayedJob, step: string) => words.headline(job.state, job.engine, job.view(step), len);
+const headline = (job: PlayedJob, step: string) => words.headline(job.state, job.engine, job.view(step), mm);
 
 /** The pedestal job as far as a step, by the scenario's readings. */
 function pedestal(values: Record<string, string> = DRIVE): PlayedJob {
@@ -400,7 +399,7 @@ describe('the card of a drive job', () => {
     const job = packed();
     job.say({ kind: 'choose', school: 'float-target', option: 'loose' });
     job.say({ kind: 'choose', school: 'number-one', option: 'any' });
-    const card = jobCard(job.state, job.engine, len);
+    const card = jobCard(job.state, job.engine, mm);
     expect(card.parts).toEqual(['PK-12 (packing)']);
     expect(card.schools).toEqual(
       expect.arrayContaining([

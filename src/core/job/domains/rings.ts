@@ -1,8 +1,9 @@
 import { lengthPm } from '../words.ts';
 import { add } from '../figures.ts';
 import { ringsWork } from '../drive/rings-work.ts';
+import type { JobState, StepView } from '../state.ts';
 import type { Domain } from './domain.ts';
-import { VERDICT_WORD, verdictOpen } from './said.ts';
+import { asks, VERDICT_WORD, verdictOpen } from './said.ts';
 
 /** Thrust rings under a drive shaft. */
 export const ringsDomain: Domain = {
@@ -16,7 +17,8 @@ export const ringsDomain: Domain = {
           ? `Shaft height ${lengthPm(len, height.mm, height.uMm, 2)}: ${VERDICT_WORD[height.verdict.state]}`
           : null;
       },
-      open: (state) => verdictOpen('the height of the shaft', state.work.rings.height?.verdict?.state)
+      open: (state, v) =>
+        ringsLeft(state, v) ?? verdictOpen('the height of the shaft', state.work.rings.height?.verdict?.state)
     }
   },
   figures: ({ rings }) =>
@@ -36,3 +38,15 @@ export const ringsDomain: Domain = {
         ]
       : []
 };
+
+/** Where rings are counted out of an engine: those that the count lacks lie in the case. */
+function ringsLeft(state: JobState, v: StepView): string | null {
+  if (!asks(v, 'ring-count')) return null;
+  const count = (here: boolean) =>
+    state.readings.findLast((r) => r.slot === 'ring-count' && (r.step === v.step.id) === here)?.value;
+  const [drawn, out] = [count(false), count(true)];
+  if (drawn === undefined || out === undefined || drawn === out) return null;
+  return out < drawn
+    ? `${out} of ${drawn} rings are out, the others lie in the case: magnet and lamp`
+    : `${out} rings came out where ${drawn} were drawn`;
+}

@@ -15,7 +15,8 @@ export const toothDomain: Domain = {
   surfaces: {
     tooth: { headline: toothHeadline, open: toothOpen },
     drop: { headline: dropHeadline },
-    shaft: { headline: shaftHeadline },
+    shaft: { headline: shaftHeadline, open: shaftOpen },
+    fault: { headline: faultHeadline, open: faultOpen },
     witness: {
       headline: (state, v) => {
         const said = state.work.witness.filter((w) => w.offDeg !== null);
@@ -53,7 +54,7 @@ function toothHeadline(state: JobState, v: StepView): string | null {
   const where = seated ? landed(t, seated.value) : null;
   if (where) return landedText(where);
   if (state.schools['index-order'].option === 'seat-first' && t.index) {
-    const own = t.index.candidates.find((c) => c.toothStep === 0);
+    const own = t.ownTooth?.find((c) => t.anyTower || c.terminal === 0);
     return own
       ? `Leave it in the tooth it found: housing at ${own.housingBearingDeg.toFixed(0)}°, ${own.advanceRoomDeg.toFixed(0)}° to advance, ${own.retardRoomDeg.toFixed(0)}° to retard`
       : 'In the tooth it found the housing cannot stand free: lift it and choose a tooth';
@@ -77,6 +78,34 @@ function dropHeadline(state: JobState): string | null {
   return state.schools['oil-drive'].option === 'crank' ? `It drops if you ${turn}` : `It drops if you ${slot}`;
 }
 
+/** A shaft is at fault only when no tower lets the housing stand free on the tooth it has; words of both findings. */
+function faultHeadline(state: JobState): string | null {
+  const t = state.work.tooth;
+  if (t.error) return t.error.message;
+  const cure = t.ownTooth;
+  if (!t.index || cure === null) return t.lacks.length ? `Still to be read: ${t.lacks.join(', ')}` : null;
+  if (cure.length === 0) {
+    const best = t.index.best;
+    return best && best.toothStep !== 0
+      ? `The shaft is at fault, ${teethText(best.toothStep)} out: on its tooth the housing stands free with no tower`
+      : 'On this tooth the housing stands free with no tower, and on no other either: look for another cause';
+  }
+  const c = cure[0]!;
+  const where = `at ${c.housingBearingDeg.toFixed(0)}°, ${c.advanceRoomDeg.toFixed(0)}° to advance and ${c.retardRoomDeg.toFixed(0)}° to retard`;
+  return c.terminal === 0
+    ? `Not the shaft: on this tooth the housing stands free ${where}`
+    : `It can be lived with: number one ${c.terminal} ${c.terminal === 1 ? 'tower' : 'towers'} round, the housing stands free ${where}`;
+}
+
+const teethText = (k: number) => (Math.abs(k) === 1 ? 'one tooth' : `${Math.abs(k)} teeth`);
+
+function faultOpen(state: JobState): string | null {
+  const { ownTooth, index } = state.work.tooth;
+  if (!index || ownTooth === null) return 'the tooth cannot be judged yet';
+  if (ownTooth.length > 0) return 'the housing stands free on the tooth it has, the shaft is not the fault';
+  return index.best ? null : 'no tooth lets the housing stand free';
+}
+
 function shaftHeadline(state: JobState): string | null {
   const o = state.work.tooth.orient;
   if (!o) return null;
@@ -85,10 +114,17 @@ function shaftHeadline(state: JobState): string | null {
   const move =
     o.best.toothStep === 0
       ? `It is on the nearest tooth, ${at}`
-      : `Move ${Math.abs(o.best.toothStep) === 1 ? 'one tooth' : `${Math.abs(o.best.toothStep)} teeth`} ${o.best.toothStep > 0 ? 'clockwise' : 'anticlockwise'}: then the slot stands ${at}`;
+      : `Move ${teethText(o.best.toothStep)} ${o.best.toothStep > 0 ? 'clockwise' : 'anticlockwise'}: then the slot stands ${at}`;
   return o.tie
     ? `${move}; the tooth beside it is as near, this one leaves more room to advance`
     : `${move}, better than the next by ${o.betterByDeg.toFixed(1)}°`;
+}
+
+/** Where the shaft goes into mesh, its slot has to stand on the nearest tooth before the step is done. */
+function shaftOpen(state: JobState, v: StepView): string | null {
+  const o = state.work.tooth.orient;
+  if (!v.step.sets.includes('gear-meshed') || !o || o.best.toothStep === 0) return null;
+  return `the slot stands ${teethText(o.best.toothStep)} out`;
 }
 
 function toothOpen(state: JobState, v: StepView): string | null {

@@ -28,6 +28,8 @@ export interface ToothWork {
   terminalOffsetDeg: number | null;
   preferredBearingDeg: number | null;
   index: DriveIndex | null;
+  /** places free to the housing on the tooth the drive has now, with any tower as number one; best first */
+  ownTooth: IndexCandidate[] | null;
   error: CalcError | null;
   /** bearings that the plan is for: the best tooth, or number one's tower where no arc was read */
   rotorTargetDeg: number | null;
@@ -125,6 +127,8 @@ export function toothWork(engine: Engine, r: Replayed, placeAt: PlaceAt): ToothW
   const answer = indexFor(engine, found);
   const index = answer?.ok ? answer.out : null;
   const witness = lastOf(readings, 'rotor-mark')?.value ?? null;
+  // with a gear of one tooth only the place it has is tried
+  const own = index ? indexFor(engine, { ...found, teeth: 1, anyTower: true }) : null;
   const rotorTargetDeg = index?.best?.rotorBearingDeg ?? lastOf(readings, 'tower')?.value ?? witness;
   const { twistDeg, twistFrom } = twistOf(engine, readings);
   const hand = (choiceOf(engine, 'gearHand') as 'right' | 'left' | undefined) ?? null;
@@ -134,6 +138,7 @@ export function toothWork(engine: Engine, r: Replayed, placeAt: PlaceAt): ToothW
   return {
     ...found,
     index,
+    ownTooth: own?.ok ? own.out.candidates : null,
     error: answer && !answer.ok ? answer.error : null,
     rotorTargetDeg,
     twistDeg,

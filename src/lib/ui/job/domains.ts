@@ -13,6 +13,7 @@ const of: { [S in Surface]?: () => Promise<Domain> } = {
   tooth,
   drop: tooth,
   shaft: tooth,
+  fault: tooth,
   witness: tooth,
   wires: cap,
   tip: cap,

@@ -21,6 +21,7 @@ const parts: Record<Surface, () => Promise<{ default: SurfacePart }>> = {
   gears: () => import('./GearsSurface.svelte'),
   tooth: () => import('./ToothSurface.svelte'),
   drop: () => import('./DropSurface.svelte'),
+  fault: () => import('./ToothSurface.svelte'),
   shaft: () => import('./ShaftSurface.svelte'),
   rings: () => import('./RingsSurface.svelte'),
   witness: () => import('./WitnessSurface.svelte'),
