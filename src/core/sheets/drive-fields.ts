@@ -82,8 +82,8 @@ export const driveFields: Field[] = [
   bearing(
     'Drive',
     'driveSlotBearingDeg',
-    'Drive slot points, at the reference',
-    'Bearing from above, clockwise from the front of the engine.'
+    'Bearing of the drive slot, crank at the reference',
+    'Its narrow side, from above, clockwise from the front of the engine.'
   ),
   length('Drive', 'floatLengthMm', 'Length that warms, between the thrust faces', '62 mm'),
   choice('Drive', 'housingMetal', 'Housing or pedestal is of', metals),

@@ -56,6 +56,7 @@ export const openCase: RunSheet = {
         }
       ],
       takes: ['ring'],
+      values: ['shaftHeightMinMm', 'shaftHeightMaxMm'],
       surface: 'rings'
     }),
     step({

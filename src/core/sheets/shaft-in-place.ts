@@ -30,6 +30,7 @@ export const shaftInPlace: RunSheet = {
   id: 'shaft-in-place',
   title: 'Correct the drive shaft, engine assembled',
   short: 'drive shaft corrected, case closed: high risk',
+  caution: 'High risk: the fault is proved first, and the case may have to be split.',
   begins: ['gear-meshed', 'distributor-seated', 'shaft-held-down'],
   steps: [
     shared.intake({

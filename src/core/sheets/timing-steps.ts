@@ -205,10 +205,10 @@ export const targetsSet = (u: Use): Step =>
     choices: [
       {
         id: 'load',
-        question: 'It pulls',
+        question: 'What it pulls',
         options: [
           { id: 'light', label: 'light loads' },
-          { id: 'mixed', label: 'now this, now that' },
+          { id: 'mixed', label: 'loads that change' },
           { id: 'heavy', label: 'heavy loads' }
         ]
       },

@@ -119,6 +119,8 @@ export interface RunSheet {
   title: string;
   short: string;
   begins: FlagId[];
+  /** what whoever opens such a job should know before it is begun */
+  caution?: string;
   steps: Step[];
   /** names of the data-sheet values that its steps need: a screen has them without the whole list of fields */
   labels?: Record<string, string>;

@@ -30,3 +30,6 @@ export function formatClock(bearingDeg: number): string {
   const minutes = Math.round(((((bearingDeg % 360) + 360) % 360) / 360) * 720) % 720;
   return `${Math.floor(minutes / 60) || 12}:${String(minutes % 60).padStart(2, '0')}`;
 }
+
+/** A speed in whole revolutions a minute, thousands parted: 1800 → `1,800`. */
+export const formatSpeed = (rpm: number): string => Math.round(rpm).toLocaleString('en-GB');

@@ -2,7 +2,7 @@
   import Frame from '$lib/ui/primitives/Frame.svelte';
   import Verdict from '$lib/ui/primitives/Verdict.svelte';
   import { dateText } from '$lib/ui/dates.ts';
-  import { speed } from '$core/job/curves/sweep-work.ts';
+  import { formatSpeed } from '$core/units/format.ts';
 
   let { data } = $props();
   type Fit = { startRpm: number; fullRpm: number; worst: { rpm: number; byDeg: number } | null } | null;
@@ -42,13 +42,13 @@
                 ><a href="/curves/{e.id}"><b>{e.name}</b></a>
                 <div class="quiet small">{e.summary}</div></td
               >
-              <td class="n">{fit ? `${speed(fit.startRpm)} rpm` : ''}</td>
-              <td class="n">{fit ? `${speed(fit.fullRpm)} rpm` : ''}</td>
+              <td class="n">{fit ? `${formatSpeed(fit.startRpm)} rpm` : ''}</td>
+              <td class="n">{fit ? `${formatSpeed(fit.fullRpm)} rpm` : ''}</td>
               <td class="n">{e.value === null ? 'not measured' : `${e.value.toFixed(1)}°`}</td>
               <td
                 >{#if e.verdict}<Verdict state={e.verdict as 'in'} size={14} />{/if}
                 {#if fit?.worst}<div class="small">
-                    {fit.worst.byDeg < 0 ? 'lazy' : 'fast'} by {Math.abs(fit.worst.byDeg).toFixed(1)}° at {speed(
+                    {fit.worst.byDeg < 0 ? 'lazy' : 'fast'} by {Math.abs(fit.worst.byDeg).toFixed(1)}° at {formatSpeed(
                       fit.worst.rpm
                     )}
                   </div>{/if}</td

@@ -3,6 +3,7 @@ import { interpolate, type Knot } from '../../curves/curve.ts';
 import { curveFit, type CurveFit } from '../../curves/curve-fit.ts';
 import type { CalcError } from '../../errors/result.ts';
 import { gaugeU } from '../../measure/gauge.ts';
+import { formatSpeed } from '../../units/format.ts';
 import { verdict, type Verdict } from '../../measure/verdict.ts';
 import { bandOf, choiceOf, numberOf, type Engine } from '../../sheets/engine.ts';
 import { gaugeOf } from '../drive/readings.ts';
@@ -138,7 +139,7 @@ export function sweepFinding(w: SweepWork, engine: Engine): string | null {
   const parts: string[] = [];
   if (w.worst)
     parts.push(
-      `${w.worst.byDeg < 0 ? 'Lazy' : 'Fast'} by ${Math.abs(w.worst.byDeg).toFixed(1)}° at ${speed(w.worst.rpm)}`
+      `${w.worst.byDeg < 0 ? 'Lazy' : 'Fast'} by ${Math.abs(w.worst.byDeg).toFixed(1)}° at ${formatSpeed(w.worst.rpm)}`
     );
   else if (w.compare.state === 'in') parts.push('In its limits at every speed');
   else if (w.compare.state === 'unsure') parts.push('In or too close to call at every speed');
@@ -160,6 +161,3 @@ function steadyFinding(w: SweepWork, kind: 'locked' | 'electronic'): string | nu
     ? 'Locked, and it stands still over the speeds'
     : `Locked, yet it moves by ${moved.toFixed(1)}°: look for float, backlash or a loose plate`;
 }
-
-/** A speed as it is written: `1,800`. */
-export const speed = (rpm: number): string => Math.round(rpm).toLocaleString('en-GB');

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import type { Chart as ChartType, ChartDataset } from 'chart.js';
-  import { speed } from '$core/job/curves/sweep-work.ts';
+  import { formatSpeed } from '$core/units/format.ts';
   import type { CurvePicture, Point } from './curve-series.ts';
 
   interface Props {
@@ -158,7 +158,7 @@
           responsive: true,
           maintainAspectRatio: false,
           scales: {
-            x: { ...x, min: 0, max: picture.maxRpm, ticks: { ...x.ticks, callback: (v) => speed(Number(v)) } },
+            x: { ...x, min: 0, max: picture.maxRpm, ticks: { ...x.ticks, callback: (v) => formatSpeed(Number(v)) } },
             y: { ...y, min: 0, max: top, ticks: { ...y.ticks, callback: (v) => `${v}°` } }
           },
           onResize: () => setTimeout(() => drawn++),
@@ -235,7 +235,7 @@
             style="left: {p.left}px; top: {p.top}px"
             role="slider"
             tabindex="0"
-            aria-label="Target at {speed(t.x)} rpm"
+            aria-label="Target at {formatSpeed(t.x)} rpm"
             aria-valuemin="-10"
             aria-valuemax="70"
             aria-valuenow={t.y}
@@ -266,7 +266,7 @@
       >{/if}
   </p>
   <p class="only-read" aria-live="polite">
-    {#if here}Point {stands! + 1} of {all.length}, going {here.way}: {speed(here.x)} rpm, {here.y.toFixed(1)} degrees{/if}
+    {#if here}Point {stands! + 1} of {all.length}, going {here.way}: {formatSpeed(here.x)} rpm, {here.y.toFixed(1)} degrees{/if}
   </p>
 </div>
 

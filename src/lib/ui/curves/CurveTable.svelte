@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
-  import { speed, type SweepWork } from '$core/job/curves/sweep-work.ts';
+  import type { SweepWork } from '$core/job/curves/sweep-work.ts';
+  import { formatSpeed } from '$core/units/format.ts';
   import { plusMinus } from '$core/job/words.ts';
   import Verdict from '../primitives/Verdict.svelte';
 
@@ -23,9 +24,8 @@
       <tr>
         <td class="quiet">{p.dir}</td>
         <td class="n"
-          >{#if onamend}<button class="link" onclick={() => onamend(p.speed)}>{speed(p.rpm)}</button>{:else}{speed(
-              p.rpm
-            )}{/if}</td
+          >{#if onamend}<button class="link" onclick={() => onamend(p.speed)}>{formatSpeed(p.rpm)}</button
+            >{:else}{formatSpeed(p.rpm)}{/if}</td
         >
         <td class="n"
           >{#if p.deg === null}next{:else if onamend && p.timing}<button class="link" onclick={() => onamend(p.timing!)}

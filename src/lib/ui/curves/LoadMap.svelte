@@ -1,6 +1,6 @@
 <script lang="ts">
   import { curveTotal, type Knot } from '$core/curves/curve.ts';
-  import { speed } from '$core/job/curves/sweep-work.ts';
+  import { formatSpeed } from '$core/units/format.ts';
 
   interface Props {
     initialBtdc: number;
@@ -56,7 +56,7 @@
     {/each}
   {/each}
   {#each speeds as s, k (s)}
-    <text x={X0 + k * COL + COL / 2} y={20 + kpas.length * ROW + 18} class="axis">{speed(s)}</text>
+    <text x={X0 + k * COL + COL / 2} y={20 + kpas.length * ROW + 18} class="axis">{formatSpeed(s)}</text>
   {/each}
   <text x={W} y={20 + kpas.length * ROW + 36} class="axis end">engine speed, rpm</text>
   {#if idle && cruise}
@@ -84,7 +84,7 @@
       {@const f = figures[k]}
       {#if f}
         <tr
-          ><td>{p.name}</td><td class="n">{speed(p.rpm)}</td><td class="n">{p.kpa}</td><td class="n"
+          ><td>{p.name}</td><td class="n">{formatSpeed(p.rpm)}</td><td class="n">{p.kpa}</td><td class="n"
             >{f.initial.toFixed(1)}°</td
           ><td class="n">{f.centrifugal.toFixed(1)}°</td><td class="n">{f.vacuum.toFixed(1)}°</td><td class="n"
             ><b>{f.total.toFixed(1)}°</b></td

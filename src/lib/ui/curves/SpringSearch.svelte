@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import type { Match } from '$core/curves/curve-match.ts';
-  import { speed } from '$core/job/curves/sweep-work.ts';
+  import { formatSpeed } from '$core/units/format.ts';
   import type { MatchInput } from '$core/job/curves/recurve-work.ts';
   import { Matcher } from './matcher.svelte.ts';
 
@@ -62,7 +62,7 @@
       {:else if matcher.result}
         {matcher.result.evaluated.toLocaleString('en-GB')} pairs and stops tried.
         {#if input.limits.totalMaxBtdc !== undefined}Total at most {input.limits.totalMaxBtdc}°.{/if}
-        {#if input.limits.idleRpm !== undefined}Idle {speed(input.limits.idleRpm)} rpm.{/if}
+        {#if input.limits.idleRpm !== undefined}Idle {formatSpeed(input.limits.idleRpm)} rpm.{/if}
         {#if leftOut.length}Not searched, above the {measuredTo.toFixed(1)}° that was measured: {leftOut.join(', ')}.
           Put one in on the drawing to see it.{/if}
       {/if}
@@ -85,7 +85,7 @@
                 : `misses by ${m.misfitDeg.toFixed(1)}°`}</span
             >
             <span class="more"
-              >initial {m.initialBtdc}° before, starts {speed(m.startRpm)}, all in {speed(m.fullRpm)}, total {(
+              >initial {m.initialBtdc}° before, starts {formatSpeed(m.startRpm)}, all in {formatSpeed(m.fullRpm)}, total {(
                 m.initialBtdc + (input.tray.stops.find((s) => s.id === m.stop)?.deg ?? 0)
               ).toFixed(1)}°{#if m.violations.length}; misses by {m.misfitDeg.toFixed(
                   1

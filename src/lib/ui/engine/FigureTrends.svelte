@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { LengthText } from '$core/job/words.ts';
   import { lengthPm } from '$core/job/words.ts';
-  import { speed } from '$core/job/curves/sweep-work.ts';
+  import { formatSpeed } from '$core/units/format.ts';
   import type { VerdictState } from '$core/measure/verdict.ts';
   import { formatTiming } from '$core/units/format.ts';
   import Verdict from '../primitives/Verdict.svelte';
@@ -30,9 +30,9 @@
     if (r.key !== 'curve') return r.u === null ? len(r.value, 3) : lengthPm(len, r.value, r.u);
     const c = r.output as Curve;
     const worst = c?.worst
-      ? `, ${c.worst.byDeg < 0 ? 'lazy' : 'fast'} by ${Math.abs(c.worst.byDeg).toFixed(1)}° at ${speed(c.worst.rpm)}`
+      ? `, ${c.worst.byDeg < 0 ? 'lazy' : 'fast'} by ${Math.abs(c.worst.byDeg).toFixed(1)}° at ${formatSpeed(c.worst.rpm)}`
       : '';
-    return `all in at ${c ? speed(c.fullRpm) : '…'} rpm, total ${formatTiming(r.value)}${worst}`;
+    return `all in at ${c ? formatSpeed(c.fullRpm) : '…'} rpm, total ${formatTiming(r.value)}${worst}`;
   }
 </script>
 

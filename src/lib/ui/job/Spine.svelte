@@ -101,6 +101,7 @@
   h2 button {
     display: flex;
     justify-content: space-between;
+    gap: 8px;
     width: 100%;
     min-height: 34px;
     align-items: center;
@@ -113,6 +114,7 @@
     cursor: pointer;
   }
   h2 span {
+    white-space: nowrap;
     font-weight: 400;
   }
   li button {

@@ -62,10 +62,11 @@
     {/if}
     {#if open && step.hazards.length}
       <Caution>
-        {#each step.hazards as h (h)}<p>
-            <b>{hazards[h].title}</b>
-            {hazards[h].text} <span class="defer">Defers to {hazards[h].defer}.</span>
-          </p>{/each}
+        <p>
+          {#each step.hazards as h (h)}<b>{hazards[h].title}</b>
+            {hazards[h].text + ' '}{/each}
+        </p>
+        <p class="defer">Defers to {words.list([...new Set(step.hazards.map((h) => hazards[h].defer))])}.</p>
       </Caution>
     {/if}
     {#if v.state === 'blocked'}

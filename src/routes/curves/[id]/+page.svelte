@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { sweepFinding, speed } from '$core/job/curves/sweep-work.ts';
+  import { sweepFinding } from '$core/job/curves/sweep-work.ts';
+  import { formatSpeed } from '$core/units/format.ts';
   import { intervalsFinding } from '$core/job/curves/other-work.ts';
   import { dateText } from '$lib/ui/dates.ts';
   import { numberOf, vacuumCurveOf } from '$core/sheets/engine.ts';
@@ -126,7 +127,9 @@
       </div>
     {:else}<p>No spacing was read yet: a job “Check a distributor on the bench” has a step for it.</p>{/if}
     {#if sweep?.fit && shown === 'curve'}
-      <p class="only-read">Begins at {speed(sweep.fit.startRpm)}, all in at {speed(sweep.fit.fullRpm)} rpm.</p>
+      <p class="only-read">
+        Begins at {formatSpeed(sweep.fit.startRpm)}, all in at {formatSpeed(sweep.fit.fullRpm)} rpm.
+      </p>
     {/if}
   </main>
 </Frame>

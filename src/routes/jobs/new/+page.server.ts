@@ -13,6 +13,7 @@ export const load: PageServerLoad = async ({ url }) => ({
   sheets: runSheets.map((s) => ({
     id: s.id,
     title: s.title,
+    caution: s.caution ?? null,
     steps: s.steps.length,
     minutes: s.steps.reduce((t, x) => t + x.minutes, 0)
   })),

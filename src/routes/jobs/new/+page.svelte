@@ -21,16 +21,19 @@
         </select>
         <fieldset>
           <legend>What is to be done</legend>
-          {#each data.sheets as s, k (s.id)}
-            <label class="choice"
-              ><input type="radio" name="sheet" value={s.id} checked={sent.sheet ? sent.sheet === s.id : k === 0} />
-              <span
-                ><b>{s.title}</b><br /><span class="quiet small"
-                  >{s.steps} steps, about {Math.round(s.minutes / 30) / 2} hours with access made</span
-                ></span
-              ></label
-            >
-          {/each}
+          <div class="sheets">
+            {#each data.sheets as s, k (s.id)}
+              <label class="choice"
+                ><input type="radio" name="sheet" value={s.id} checked={sent.sheet ? sent.sheet === s.id : k === 0} />
+                <span
+                  ><b>{s.title}</b><br /><span class="quiet small"
+                    >{s.steps} steps, about {Math.round(s.minutes / 30) / 2} hours with access made{#if s.caution}<br
+                      /><b class="caution">{s.caution}</b>{/if}</span
+                  ></span
+                ></label
+              >
+            {/each}
+          </div>
         </fieldset>
         <label for="promised">Promised for <span class="quiet">(may stay open)</span></label>
         <input id="promised" name="promised" type="date" class="field" value={sent.promised ?? ''} />
@@ -50,8 +53,16 @@
     display: grid;
     grid-template-columns: minmax(0, 1fr);
     gap: 6px;
-    max-width: 520px;
+    max-width: 980px;
     margin-top: 14px;
+  }
+  form > .field {
+    max-width: 480px;
+  }
+  .sheets {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(min(380px, 100%), 1fr));
+    column-gap: 32px;
   }
   form > label,
   fieldset {
@@ -68,6 +79,9 @@
     width: 20px;
     height: 20px;
     accent-color: var(--ink);
+  }
+  .caution {
+    color: var(--ink);
   }
   .problem {
     color: var(--out);

@@ -39,7 +39,9 @@
     {/each}
     <rect x="92" y={112 - high} width="76" height="84" class="gear" />
     <rect x="114" y={52 - high} width="32" height="60" class="gear" />
-    <path d="M200 40V{52 - high}M196 {52 - high}h60" class="measure" />
+    <!-- read from the seat: what the rings add, they add to this -->
+    <path d="M204 196V{52 - high}M198 196h12M150 {52 - high}h60" class="measure" />
+    <text x="212" y={124 - high / 2} class="label start">height</text>
     <text x="130" y="22" class="label">joint of the case</text>
     <text x="130" y="232" class="label">seat</text>
   </svg>
@@ -87,5 +89,8 @@
     font-size: 13px;
     text-anchor: middle;
     fill: var(--ink-2);
+  }
+  .start {
+    text-anchor: start;
   }
 </style>

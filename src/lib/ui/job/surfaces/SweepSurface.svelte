@@ -5,7 +5,7 @@
   import CurveFiles from '../../curves/CurveFiles.svelte';
   import CurveTable from '../../curves/CurveTable.svelte';
   import { importSweep } from '../../curves/import-sweep.ts';
-  import { speed } from '$core/job/curves/sweep-work.ts';
+  import { formatSpeed } from '$core/units/format.ts';
   import { plusMinus } from '$core/job/words.ts';
   import Verdict from '../../primitives/Verdict.svelte';
   import type { ReadingLine } from '../line.svelte.ts';
@@ -101,9 +101,9 @@
           <dt>Initial, below the start</dt>
           <dd>{sweep.initialBtdc!.toFixed(1)}° {plusMinus(sweep.uDeg, 1)}°</dd>
           <dt>Advance begins at</dt>
-          <dd>{speed(sweep.fit.startRpm)} rpm</dd>
+          <dd>{formatSpeed(sweep.fit.startRpm)} rpm</dd>
           <dt>All in at</dt>
-          <dd>{speed(sweep.fit.fullRpm)} rpm</dd>
+          <dd>{formatSpeed(sweep.fit.fullRpm)} rpm</dd>
           <dt>Total</dt>
           <dd>
             {sweep.fit.fullDeg.toFixed(1)}° {#if sweep.total?.verdict}<Verdict

@@ -18,12 +18,12 @@
   let { session, stepId, line, prefs, onamend }: Props = $props();
   const t = $derived(session.state.work.tip);
   const len = $derived(lengthText(prefs));
-  const SCALE = 7;
+  const SCALE = 12;
   const x = (mm: number) => 170 + mm * SCALE;
   const along = (deg: number) => (t.widths ? t.widths.tipRadiusMm * rad(deg) : 0);
 </script>
 
-<div class="fig">
+<div class="beside">
   <div>
     {#if t.out && t.widths}
       <svg
@@ -31,6 +31,7 @@
         role="img"
         aria-label="Rotor tip against its terminal at both ends of the range, unrolled"
       >
+        <path d="M170 20V180" class="middle" />
         <rect
           x={x(-t.widths.terminalWidthMm / 2)}
           y="24"
@@ -55,7 +56,6 @@
               : 'short of'} the terminal</text
           >
         {/each}
-        <path d="M170 20V180" class="middle" />
       </svg>
     {:else}
       <p class="quiet">Still to come: {list(t.lacks)}.</p>
@@ -95,12 +95,6 @@
 </div>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(290px, 1fr));
-    gap: 24px;
-    align-items: start;
-  }
   svg {
     display: block;
     width: 100%;
@@ -127,6 +121,15 @@
     font-size: 13px;
     text-anchor: middle;
     fill: var(--ink-2);
+    paint-order: stroke;
+    stroke: var(--sheet);
+    stroke-width: 4;
+  }
+  td {
+    white-space: nowrap;
+  }
+  th {
+    vertical-align: bottom;
   }
   .bad {
     color: var(--out);
