@@ -47,6 +47,24 @@ describe('interlocks', () => {
   });
 });
 
+describe('limits that contradict each other', () => {
+  it.each([
+    ['floatMinMm', '0.6', 'floatMaxMm', '0.1', 'end float'],
+    ['installedMinMm', '98.8', 'installedMaxMm', '98.4', 'installed dimension'],
+    ['shaftHeightMinMm', '32.2', 'shaftHeightMaxMm', '31.8', 'height of the drive shaft'],
+    ['contactGapMinMm', '0.45', 'contactGapMaxMm', '0.35', 'contact gap'],
+    ['dwellMinDeg', '40', 'dwellMaxDeg', '34', 'dwell'],
+    ['startMinBtdc', '11 before', 'startMaxBtdc', '6 before', 'initial timing']
+  ])('%s %s and %s %s are named', (low, a, high, b, what) => {
+    const [clash, ...more] = sheetConflicts(engineWith({ ...SHEET, [low]: a, [high]: b }));
+    expect(more).toEqual([]);
+    expect(clash).toMatchObject({ names: [low, high], message: expect.stringContaining(what) });
+    expect(sheetConflicts(engineWith({ ...SHEET, [low]: b, [high]: a }))).toEqual([]);
+    // limits that are one figure leave no room, but they are not wrong
+    expect(sheetConflicts(engineWith({ ...SHEET, [low]: a, [high]: a }))).toEqual([]);
+  });
+});
+
 describe('data sheet', () => {
   it.each([
     ['firingOrder', '1-2-4-3', [1, 2, 4, 3]],

@@ -51,3 +51,48 @@ export async function smallWorkshop(): Promise<{ by: Person; engineId: string; j
     });
   return { by, engineId, jobId: await openJob(engineId, 'fit-from-scratch', null, by) };
 }
+
+const prefs = { theme: 'light', length: 'mm', view: 'front' } as const;
+
+/** A form as a browser sends it to a page's action. */
+// eslint-disable-next-line @typescript-eslint/no-explicit-any
+export function formEvent(fields: Record<string, string>, person: Person | null): any {
+  const form = new FormData();
+  for (const [name, value] of Object.entries(fields)) form.set(name, value);
+  return { request: new Request('http://bench/', { method: 'POST', body: form }), locals: { person, prefs } };
+}
+
+/** A request to a route of the API, with the cookies it sets. */
+export function apiEvent(o: {
+  params?: Record<string, string>;
+  query?: string;
+  body?: unknown;
+  /** sent as it stands, to try what is not JSON */
+  raw?: string;
+  person?: Person | null;
+}) {
+  const set: Record<string, string> = {};
+  const url = new URL(`http://bench/${o.query ?? ''}`);
+  const body = o.raw ?? (o.body === undefined ? undefined : JSON.stringify(o.body));
+  return {
+    set,
+    params: o.params ?? {},
+    url,
+    request: new Request(url, body === undefined ? {} : { method: 'POST', body }),
+    locals: { person: o.person ?? null, prefs },
+    cookies: { set: (name: string, value: string) => void (set[name] = value), get: (name: string) => set[name] }
+    // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  } as any;
+}
+
+/** The body of an answer of the API with its status. */
+export async function answer(r: Response | Promise<Response>): Promise<{
+  status: number;
+  ok: boolean;
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  out?: any;
+  error?: { code: string; message: string; path: string };
+}> {
+  const response = await r;
+  return { status: response.status, ...((await response.json()) as { ok: boolean }) };
+}

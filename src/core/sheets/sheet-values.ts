@@ -156,5 +156,20 @@ export function sheetConflicts(e: Engine): { names: string[]; message: string }[
     });
   else if (target !== undefined && ((min !== undefined && target < min) || (max !== undefined && target > max)))
     found.push({ names: ['staticBtdc'], message: 'The initial timing lies outside its own limits.' });
+  for (const [low, high, what] of LIMITS) {
+    const [least, most] = [numberOf(e, low), numberOf(e, high)];
+    if (least !== undefined && most !== undefined && least > most)
+      found.push({ names: [low, high], message: `The least ${what} is above the most.` });
+  }
   return found;
 }
+
+/** Limits that come in pairs, and what they are limits of. */
+const LIMITS = [
+  ['floatMinMm', 'floatMaxMm', 'end float'],
+  ['installedMinMm', 'installedMaxMm', 'installed dimension'],
+  ['shaftHeightMinMm', 'shaftHeightMaxMm', 'height of the drive shaft'],
+  ['contactGapMinMm', 'contactGapMaxMm', 'contact gap'],
+  ['dwellMinDeg', 'dwellMaxDeg', 'dwell'],
+  ['startMinBtdc', 'startMaxBtdc', 'initial timing that may be set']
+] as const;
