@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url';
+import { svelte } from '@sveltejs/vite-plugin-svelte';
 import { defineConfig } from 'vitest/config';
 
 const at = (path: string) => fileURLToPath(new URL(path, import.meta.url));
@@ -9,6 +10,12 @@ export default defineConfig({
   test: {
     projects: [
       { resolve, test: { name: 'core', include: ['tests/core/**/*.test.ts', 'tests/lib/**/*.test.ts'] } },
+      {
+        // the state behind screens: no page and no drawing, those belong to the browser tests
+        plugins: [svelte({ configFile: false })],
+        resolve: { ...resolve, conditions: ['browser'] },
+        test: { name: 'screen', include: ['tests/screen/**/*.test.ts'] }
+      },
       { resolve, test: { name: 'vectors', include: ['tests/vectors/**/*.test.ts'], testTimeout: 60_000 } },
       {
         resolve,

@@ -70,12 +70,15 @@ export function nextSlot(state: JobState, step: Step, prefer?: string): Aim | nu
 /** `17.6 a` names the side of the top as well; the letter is taken off before the figure is read. */
 const SIDE = /^(.*\d[^a-z]*?)\s*([ab])$/i;
 
+/** How a figure is meant where it does not say so itself: its unit, and what one turn of the pointer is in it, mm. */
+export type Meant = (slot: Slot) => { unit: Unit; perRevMm?: number | null | undefined };
+
 /** Reads what is in the reading line for a step: the figure, and the slot it goes to. */
 export function readFor(
   state: JobState,
   step: Step,
   text: string,
-  unitFor: (slot: Slot) => Unit,
+  meant: Meant,
   prefer?: string
 ): Result<{ aim: Aim; figure: ParsedReading; text: string }> {
   let side: string | undefined;
@@ -87,7 +90,13 @@ export function readFor(
   }
   const aim = nextSlot(state, step, side ?? prefer);
   if (!aim) return fail('no-such-slot', 'text', { slot: text, step: step.title });
-  const figure = readingParse({ text: figureText, quantity: aim.slot.quantity, defaultUnit: unitFor(aim.slot) });
+  const { unit, perRevMm } = meant(aim.slot);
+  const figure = readingParse({
+    text: figureText,
+    quantity: aim.slot.quantity,
+    defaultUnit: unit,
+    ...(perRevMm ? { perRevMm } : {})
+  });
   return figure.ok ? { ok: true, out: { aim, figure: figure.out, text: figureText } } : figure;
 }
 
@@ -106,6 +115,7 @@ export function doubt(
   if (aim.as === 'fit-dial') return fitDoubt(state, engine, aim, value);
   if (aim.as === 'gap') return gapDoubt(state, text, value);
   if (aim.slot.quantity === 'length' && value < 0 && aim.as !== 'offset') return 'A length below zero: is it meant so?';
+  if (aim.slot.slot === 'dwell') return dwellDoubt(engine, value);
   if (aim.as === 'sweep-deg') return sweepDoubt(state, engine, step, value);
   if (aim.slot.quantity === 'timing') {
     if (Math.abs(value) > 60) return `${value.toFixed(1)}° is far from any initial timing.`;
@@ -144,6 +154,14 @@ function gapDoubt(state: JobState, text: string, mm: number): string | null {
   return washer !== null && mm > washer
     ? `The gap is wider than the washer by ${(mm - washer).toFixed(3)} mm: the float would be below zero. Do the blades add up?`
     : null;
+}
+
+/** Contacts are closed for a good part of the turn from one lobe to the next, and never for all of it. */
+function dwellDoubt(engine: Engine, deg: number): string | null {
+  const lobes = numberOf(engine, 'cylinders');
+  const between = 360 / (lobes ?? 1);
+  if (deg >= between) return `From lobe to lobe there are ${between.toFixed(0)}°: a dwell of ${deg}° cannot be.`;
+  return deg < between / 10 ? `A dwell of ${deg}° leaves no time to charge the coil. Is it the gap?` : null;
 }
 
 /** A reading beyond what the marks on the rim can show, or a jump that no advance makes between two speeds. */

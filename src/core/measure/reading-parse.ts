@@ -158,7 +158,7 @@ function resolveUnit(word: string, i: Input): Unit | Result<never> {
   if (unit === undefined) return bad(i);
   const allowed = unitsOf[i.quantity] as readonly Unit[];
   if (!allowed.includes(unit))
-    return fail('wrong-unit', 'text', { unit: word, quantity: i.quantity, expected: allowed.join(', ') });
+    return fail('wrong-unit', 'text', { unit: unit, quantity: i.quantity, expected: allowed.join(', ') });
   return unit;
 }
 

@@ -114,7 +114,7 @@ describe('a sweep', () => {
     job.read('sweep', 'sweep-rpm', '2400');
     const ask = () => {
       const { step } = job.view('sweep');
-      const read = readFor(job.state, step, '27b', () => 'deg');
+      const read = readFor(job.state, step, '27b', () => ({ unit: 'deg' }));
       if (!read.ok) throw new Error(read.error.message);
       return doubt(job.state, job.engine, step, read.out.aim, read.out.figure, '27b');
     };

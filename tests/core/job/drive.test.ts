@@ -121,7 +121,7 @@ describe('end float and packing', () => {
     const job = pedestal();
     const ask = (text: string) => {
       const step = job.view('gap').step;
-      const read = readFor(job.state, step, text, () => 'mm');
+      const read = readFor(job.state, step, text, () => ({ unit: 'mm' }));
       if (!read.ok) throw new Error(read.error.message);
       return doubt(job.state, job.engine, step, read.out.aim, read.out.figure, text);
     };

@@ -1,7 +1,7 @@
 import type { Unit } from '$core/units/units.ts';
 import { doubt, nextSlot, readFor, type Aim } from '$core/job/next-slot.ts';
 import type { Reading } from '$core/job/replay.ts';
-import type { Step } from '$core/sheets/types.ts';
+import type { Slot, Step } from '$core/sheets/types.ts';
 import type { FlagId } from '$core/sheets/flags.ts';
 import type { Prefs } from '$lib/prefs.ts';
 import { understood, unitFor } from '../units.ts';
@@ -44,9 +44,7 @@ export class ReadingLine {
   });
 
   readonly gauges = $derived.by(() => (this.aim ? this.session.gaugesOf(this.aim.slot.gauge) : []));
-  readonly gauge = $derived(
-    this.gauges.find((g) => g.id === this.chosenGauge[this.aim?.slot.gauge ?? '']) ?? this.gauges[0] ?? null
-  );
+  readonly gauge = $derived.by(() => (this.aim ? this.#gaugeFor(this.aim.slot) : null));
 
   /** What the text is understood to be: a sentence, or why it cannot be read. */
   readonly meaning = $derived.by((): { ok: boolean; label: string; text: string } => {
@@ -55,13 +53,7 @@ export class ReadingLine {
     if (!step || typed === '' || (this.asking.for !== 'figure' && this.asking.for !== 'amend'))
       return { ok: true, label: '', text: '' };
     if (!this.aim) return { ok: true, label: 'no figure is read at this step: kept as a remark', text: '' };
-    const read = readFor(
-      this.session.state,
-      step,
-      typed,
-      (s) => unitFor(this.prefs(), s.quantity),
-      this.asking.for === 'amend' ? this.aim.as : this.prefer
-    );
+    const read = this.#read(step, typed, this.asking.for === 'amend' ? this.aim.as : this.prefer);
     if (!read.ok) return { ok: false, label: '', text: read.error.message };
     const { aim, figure } = read.out;
     const n = aim.n === null ? '' : `, ${aim.as.startsWith('fit') || aim.as === 'top' ? 'reading' : 'pair'} ${aim.n}`;
@@ -118,7 +110,7 @@ export class ReadingLine {
     const step = this.step();
     if (!step) return false;
     if (!this.aim) return this.#close(this.session.say({ kind: 'remark', text: typed, step: step.id }) === null);
-    const read = readFor(this.session.state, step, typed, (s) => unitFor(this.prefs(), s.quantity), this.prefer);
+    const read = this.#read(step, typed, this.prefer);
     if (!read.ok) return false;
     const { aim, figure, text } = read.out;
     const why = doubt(this.session.state, this.session.engine, step, aim, figure, text);
@@ -142,11 +134,21 @@ export class ReadingLine {
   readonly question = $derived.by((): string | null => {
     const step = this.step();
     if (!step || this.doubted === '' || this.doubted !== this.text.trim()) return null;
-    const read = readFor(this.session.state, step, this.doubted, (s) => unitFor(this.prefs(), s.quantity), this.prefer);
+    const read = this.#read(step, this.doubted, this.prefer);
     return read.ok
       ? doubt(this.session.state, this.session.engine, step, read.out.aim, read.out.figure, read.out.text)
       : null;
   });
+
+  #gaugeFor(slot: Slot) {
+    const all = this.session.gaugesOf(slot.gauge);
+    return all.find((g) => g.id === this.chosenGauge[slot.gauge]) ?? all[0] ?? null;
+  }
+
+  #read(step: Step, typed: string, prefer: string | undefined) {
+    const meant = (s: Slot) => ({ unit: unitFor(this.prefs(), s.quantity), perRevMm: this.#gaugeFor(s)?.perRevMm });
+    return readFor(this.session.state, step, typed, meant, prefer);
+  }
 
   #amendFigure(reading: Reading, typed: string): boolean {
     if (!this.meaning.ok) return false;

@@ -1,0 +1,278 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Gauge } from '$lib/server/repositories/gauges.ts';
+import type { Prefs } from '$lib/prefs.ts';
+import { JobSession } from '$lib/ui/job/session.svelte.ts';
+import { ReadingLine } from '$lib/ui/job/line.svelte.ts';
+import { JobView } from '$lib/ui/job/view.svelte.ts';
+import { sheetOf } from '$core/sheets/index.ts';
+import type { StockItem } from '$core/job/index.ts';
+import { engineWith, GAUGES, SHEET } from '../support/played.ts';
+
+/** A job on a screen whose server is out of reach: everything typed counts at once and waits to be sent. */
+const me = { id: 'ines-farrow', name: 'Ines Farrow' };
+const gauges: Gauge[] = Object.entries(GAUGES).map(([kind, g]) => ({
+  ...g,
+  kind: kind as Gauge['kind'],
+  perRevMm: kind === 'dial' ? 1 : null,
+  calibratedOn: null
+}));
+let prefs: Prefs;
+beforeEach(() => {
+  prefs = { theme: 'light', length: 'mm', view: 'front' };
+  vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => {}, removeItem: () => {} });
+  vi.stubGlobal('fetch', () => Promise.reject(new TypeError('fetch failed')));
+});
+
+function screen(
+  sheet: string,
+  values: Record<string, string> = SHEET,
+  who: typeof me | null = me,
+  stock: StockItem[] = []
+) {
+  const data = { job: { id: '1' }, sheet: sheetOf(sheet)!, engine: engineWith(values), log: [], gauges, stock };
+  const session = new JobSession(data, () => who);
+  const view = new JobView(session, () => prefs);
+  const line = new ReadingLine(
+    session,
+    () => view.selected.step,
+    () => prefs
+  );
+  const type = (text: string) => {
+    line.text = text;
+    return line.enter();
+  };
+  const at = (step: string) => {
+    view.picked = step;
+    line.drop();
+  };
+  const readings = () => session.state.readings.map((r) => [r.slot, r.value]);
+  return { session, view, line, type, at, readings };
+}
+
+describe('a figure typed on the line', () => {
+  it('goes to what is read next, in the order of the hand, and says so before Enter', () => {
+    const { line, type, at, readings } = screen('verify-marks');
+    at('tdc');
+    line.text = '1.8';
+    expect(line.meaning).toEqual({ ok: true, label: 'dial, down from the top:', text: '1.8 mm' });
+    type('1.8');
+    line.text = '342,5';
+    expect(line.meaning).toEqual({ ok: true, label: 'wheel, before the top, pair 1:', text: '342.5°' });
+    expect(type('342,5')).toBe(true);
+    type('11.5');
+    line.text = '343';
+    expect(line.meaning.label).toBe('wheel, before the top, pair 2:');
+    expect(readings()).toEqual([
+      ['depth', 1.8],
+      ['before', 342.5],
+      ['after', 11.5]
+    ]);
+    expect(line.text).toBe('343');
+  });
+  it('is read with the turns of the dial, and in the unit of whoever reads', () => {
+    const { line, type, at, readings } = screen('verify-marks');
+    at('tdc');
+    type('1r 0.80');
+    expect(readings()).toEqual([['depth', 1.8]]);
+    prefs = { ...prefs, length: 'in' };
+    const inches = screen('verify-marks');
+    inches.at('tdc');
+    inches.line.text = '0.070';
+    expect(inches.line.meaning.text).toContain('0.070');
+    inches.type('0.070');
+    expect(inches.readings()[0]![1]).toBeCloseTo(1.778, 6);
+    expect(line.gauges.map((g) => g.id)).toEqual(['wheel']);
+  });
+  it('that cannot be read stays on the line with the reason, and nothing is logged', () => {
+    const { line, type, at, readings } = screen('verify-marks');
+    at('tdc');
+    expect(type('12 kPa')).toBe(false);
+    expect(line.meaning).toMatchObject({ ok: false, text: expect.stringContaining('kPa') });
+    expect(line.text).toBe('12 kPa');
+    expect(readings()).toEqual([]);
+  });
+  it('that is improbable is asked about once; Enter again keeps it, another figure asks anew', () => {
+    const { line, type, at, readings } = screen('verify-marks');
+    at('tdc');
+    expect(type('40')).toBe(false);
+    expect(line.question).toContain('more than a third of the stroke');
+    line.text = '200';
+    expect(line.question).toBeNull();
+    expect(type('200')).toBe(false);
+    expect(line.question).toContain('the piston does not go 200.0 mm down');
+    expect(type('200')).toBe(true);
+    expect(readings()).toEqual([['depth', 200]]);
+  });
+  it.each([
+    ['0.38', 'Is it the gap?'],
+    ['95', 'From lobe to lobe there are 90°']
+  ])('a dwell of %s is doubted on four cylinders', (text, question) => {
+    const { line, type, at } = screen('static-timing');
+    at('gap');
+    line.prefer = 'dwell';
+    expect(type(text)).toBe(false);
+    expect(line.question).toContain(question);
+  });
+  it('where no figure is read is kept as a remark of that step', () => {
+    const { session, line, type, at } = screen('verify-marks');
+    at('safe');
+    line.text = 'fan belt frayed';
+    expect(line.meaning.label).toContain('kept as a remark');
+    type('fan belt frayed');
+    expect(session.state.replayed.remarks).toMatchObject([{ step: 'safe', text: 'fan belt frayed' }]);
+  });
+  it('needs somebody who took it', () => {
+    const { session, line, type, at, readings } = screen('verify-marks', SHEET, null);
+    at('tdc');
+    expect(type('1.8')).toBe(false);
+    expect(session.refusal!.code).toBe('nobody-acts');
+    expect(readings()).toEqual([]);
+    expect(line.text).toBe('1.8');
+  });
+});
+
+describe('an amendment', () => {
+  it('asks for the figure, then for the reason, and strikes the old one through', () => {
+    const { session, line, type, at } = screen('verify-marks');
+    at('tdc');
+    type('1.8');
+    type('342.5');
+    line.open({ for: 'amend', reading: session.state.readings[1]! }, '342.5');
+    expect(line.aim!.as).toBe('before');
+    // the figure alone closes nothing
+    expect(type('341.5')).toBe(false);
+    expect(line.asking.for).toBe('amend-why');
+    expect(line.text).toBe('');
+    expect(type('misread')).toBe(true);
+    expect(line.asking.for).toBe('figure');
+    expect(session.state.readings[1]).toMatchObject({
+      value: 341.5,
+      replaced: [{ text: '342.5', reason: 'misread' }]
+    });
+  });
+  it('to something that cannot be read goes no further', () => {
+    const { session, line, type, at } = screen('verify-marks');
+    at('tdc');
+    type('1.8');
+    line.open({ for: 'amend', reading: session.state.readings[0]! });
+    expect(type('long')).toBe(false);
+    expect(line.asking.for).toBe('amend');
+    line.drop();
+    expect(session.state.readings[0]).toMatchObject({ value: 1.8, replaced: [] });
+  });
+});
+
+describe('skipping, overruling, undoing', () => {
+  it('take a reason, and an undo takes back the last of my own', () => {
+    const { session, view, line, type } = screen('verify-marks');
+    line.open({ for: 'skip', step: session.sheet.steps[0]! });
+    expect(type('')).toBe(false);
+    expect(type('done yesterday')).toBe(true);
+    expect(session.state.steps[0]).toMatchObject({ state: 'skipped', mark: { reason: 'done yesterday' } });
+    expect(view.selected.step.id).toBe(session.sheet.steps[1]!.id);
+    const undo = session.undoable!;
+    expect(undo.kind).toBe('skip');
+    session.say({ kind: 'undo', undoes: undo.id });
+    expect(session.state.steps[0]!.state).not.toBe('skipped');
+    expect(session.undoable).toBeNull();
+  });
+  it('that the core does not admit are refused in place and not sent', () => {
+    const { session, line, type } = screen('verify-marks');
+    const step = session.sheet.steps.find((s) => s.id === 'wheel')!;
+    line.open({ for: 'override', step, flags: ['battery-isolated'] });
+    expect(type('in a hurry')).toBe(false);
+    expect(session.refusal!.message.length).toBeGreaterThan(10);
+    expect(session.outbox.waiting).toEqual([]);
+    expect(line.asking.for).toBe('override');
+  });
+});
+
+describe('the step in view', () => {
+  it('follows the work until the hand picks one, and stops at both ends', () => {
+    const { session, view } = screen('verify-marks');
+    expect(view.selected.step.id).toBe(session.sheet.steps[0]!.id);
+    view.move(-1);
+    expect(view.selected.step.id).toBe(session.sheet.steps[0]!.id);
+    for (let k = 0; k < 50; k++) view.move(1);
+    expect(view.selected.step.id).toBe('close');
+  });
+  it('shows the crank where the hand on the dial has it, and logs it when it is let go', () => {
+    const { session, view } = screen('verify-marks');
+    const before = view.place.crankDeg;
+    view.turning(371.26);
+    // the stroke is not known yet: one turn is all the dial has
+    expect(view.place).toMatchObject({ crankDeg: expect.closeTo(11.26, 9), from: 'told', uDeg: null });
+    view.turning(null);
+    expect(view.place.crankDeg).toBe(before);
+    view.turned(11.26, 20);
+    expect(session.all.at(-1)).toMatchObject({ kind: 'crank', crankDeg: 11.3, move: 'forward' });
+  });
+});
+
+describe('parts taken on a screen', () => {
+  const shim: StockItem = {
+    id: 'pk-08',
+    name: 'PK-08',
+    kind: 'packing',
+    thicknessMm: 0.081,
+    uMm: 0.004,
+    rateNPerMm: null,
+    uRate: null,
+    preloadN: null,
+    deg: null,
+    count: 2,
+    low: 1
+  };
+  it('are those of the tray as it measured then, and none that is not in it', () => {
+    const { session } = screen('pedestal', SHEET, me, [shim]);
+    expect(session.say({ kind: 'take', step: 'packing', part: 'packing', items: ['pk-08', 'pk-08'] })).toBeNull();
+    expect(session.all.at(-1)).toMatchObject({ kind: 'take', parts: [{ name: 'PK-08', thicknessMm: 0.081 }, {}] });
+    expect(session.say({ kind: 'take', step: 'packing', part: 'packing', items: ['pk-99'] })).toMatchObject({
+      code: 'out-of-stock'
+    });
+  });
+});
+
+describe('what others write', () => {
+  const theirs = (seq: number, over: object = {}) => ({
+    id: `e${seq}`,
+    seq,
+    at: '2026-11-24T08:00:00Z',
+    by: { id: 'marit-oakes', name: 'Marit Oakes' },
+    kind: 'remark',
+    text: 'seen',
+    ...over
+  });
+  it('is fetched, announced, and put before what is still unsent here', async () => {
+    const { session, type, at } = screen('verify-marks');
+    at('safe');
+    type('mine');
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify({ ok: true, out: [theirs(1)] }))));
+    await session.catchUp();
+    expect(session.announcement).toBe('Marit Oakes: remark');
+    expect(session.all.map((e) => [e.seq, e.by.name])).toEqual([
+      [1, 'Marit Oakes'],
+      [2, 'Ines Farrow']
+    ]);
+  });
+  it('with a gap in it is fetched whole', async () => {
+    const { session } = screen('verify-marks');
+    const asked: string[] = [];
+    vi.stubGlobal('fetch', (url: string) => {
+      asked.push(url);
+      const out = asked.length === 1 ? [theirs(3)] : [theirs(1), theirs(2), theirs(3)];
+      return Promise.resolve(new Response(JSON.stringify({ ok: true, out })));
+    });
+    await session.catchUp();
+    await vi.waitFor(() => expect(session.log).toHaveLength(3));
+    expect(asked.at(-1)).toContain('after=0');
+  });
+  it('is left alone when the server does not answer', async () => {
+    const { session } = screen('verify-marks');
+    await session.catchUp();
+    await session.refreshEngine();
+    await session.refreshStock();
+    expect(session.log).toEqual([]);
+    expect(session.engine.name).toBe('Test engine');
+  });
+});
