@@ -43,7 +43,9 @@ export async function testAll(only) {
     if (needsServer) await db.start();
     if (wanted('core')) {
       const server = await serverFor(db, 'vectors', started);
-      add(await vitest('core', ['--project', 'core', '--project', 'screen', '--project', 'vectors'], { CALC_URL: server }));
+      add(
+        await vitest('core', ['--project', 'core', '--project', 'screen', '--project', 'vectors'], { CALC_URL: server })
+      );
     }
     if (wanted('server')) add(await vitest('server', ['--project', 'server'], { TEST_ADMIN_URL: db.url('postgres') }));
     if (wanted('browser')) add(await browser(db, started));

@@ -11,10 +11,25 @@ describe('schools', () => {
   });
   it.each(Object.entries(ways))('%s proposes one of its ways, with a reason, for any engine', (_, w) => {
     for (const values of [SHEET, {}, { ...SHEET, reversal: 'forbidden', triggerKind: 'vane' }]) {
-      const p = w.proposes(engineWith(values));
+      const p = w.proposes(engineWith(values), new Map());
       expect(w.options).toContain(p.option);
       expect(p.because.length).toBeGreaterThan(10);
     }
+  });
+  it.each([
+    [{ load: 'heavy' }, 'slow', 'heavy loads'],
+    [{ fuel: 'poor' }, 'slow', 'poor fuel'],
+    [{ load: 'heavy', fuel: 'poor' }, 'slow', 'heavy loads and poor fuel'],
+    [{ load: 'light', use: 'changing' }, 'fast', 'light loads and changing speeds'],
+    // what knocks outweighs what is lively
+    [{ fuel: 'poor', load: 'light', use: 'changing' }, 'slow', 'poor fuel'],
+    [{ load: 'mixed', fuel: 'good', use: 'steady' }, 'mixed', 'general use'],
+    [{}, 'mixed', 'general use']
+  ])('%o speaks for a %s curve, named as a rule of thumb', (said, option, for_) => {
+    const p = ways.curve.proposes(engineWith(SHEET), new Map(Object.entries(said)));
+    expect(p).toMatchObject({ option });
+    expect(p.because).toContain(`for ${for_}`);
+    expect(p.because).toContain('rule of thumb');
   });
   it('are each asked at some step, and say what each way gives and costs', () => {
     const asked = new Set(runSheets.flatMap((s) => s.steps.map((x) => x.school)));

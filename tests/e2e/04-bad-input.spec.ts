@@ -16,7 +16,7 @@ test('a unit of something else, an impossible depth and a far reading are asked 
   const line = page.locator('#reading');
   const means = page.locator('#meaning');
   await page.keyboard.type('18 kPa');
-  await expect(means).toContainText('kpa is not a unit of length. Use mm, in, thou.');
+  await expect(means).toContainText('kPa is not a unit of length. Use mm, in, thou.');
   await page.keyboard.press('Enter');
   await expect(line).toHaveValue('18 kPa');
   await line.fill('180');

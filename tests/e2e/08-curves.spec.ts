@@ -264,7 +264,7 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
   await test.step('the target is typed over the middle of the limits, and logged', async () => {
     await expect(page.locator('main')).toContainText('The middle of the data sheet’s limits');
     await page.getByRole('group', { name: 'What it pulls' }).getByRole('button', { name: 'heavy loads' }).click();
-    await expect(page.locator('main')).toContainText('Rule of thumb: heavy loads speak for beginning slow');
+    await expect(page.locator('main')).toContainText('A rule of thumb for heavy loads. Begin slow');
     await page.getByRole('button', { name: 'take away' }).last().click();
     for (const [k, t] of inputs.target.entries()) {
       await page.getByLabel(`Target ${k + 1}, speed`).fill(String(t.rpm));

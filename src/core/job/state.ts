@@ -159,7 +159,7 @@ function reopenLost(views: StepView[], flags: ReadonlySet<FlagId>): void {
 
 function chosenSchools(engine: Engine, r: Replayed): Record<SchoolId, ChosenSchool> {
   const pick = (id: SchoolId): ChosenSchool => {
-    const proposed = waysOf(id).proposes(engine);
+    const proposed = waysOf(id).proposes(engine, r.chosen);
     const chosen = r.chosen.get(id);
     return chosen === undefined
       ? { ...proposed, chosen: false }

@@ -3,7 +3,33 @@ import { choiceOf, type Engine } from './engine.ts';
 /** Where good technicians differ: the ways of each school, and the one proposed for an engine with its reason. */
 interface Ways {
   options: string[];
-  proposes: (engine: Engine) => { option: string; because: string };
+  /** `said`: what was answered on the job, by question */
+  proposes: (engine: Engine, said: ReadonlyMap<string, string>) => { option: string; because: string };
+}
+
+/** A rule of thumb, and named as one: what load, fuel and use speak for. Load and fuel that knock outweigh liveliness. */
+export function curveThumb(said: ReadonlyMap<string, string>): { option: string; because: string; advice: string } {
+  const found = (...asked: [id: string, is: string, words: string][]) =>
+    asked.flatMap(([id, is, words]) => (said.get(id) === is ? [words] : [])).join(' and ');
+  const slow = found(['load', 'heavy', 'heavy loads'], ['fuel', 'poor', 'poor fuel']);
+  const fast = found(['load', 'light', 'light loads'], ['use', 'changing', 'changing speeds']);
+  if (slow)
+    return {
+      option: 'slow',
+      because: `a rule of thumb for ${slow}`,
+      advice: 'Begin slow, and with less total until a load test allows more.'
+    };
+  if (fast)
+    return {
+      option: 'fast',
+      because: `a rule of thumb for ${fast}`,
+      advice: 'The advance may come early, as long as idle stays below its start.'
+    };
+  return {
+    option: 'mixed',
+    because: 'for general use, a rule of thumb',
+    advice: 'Take the middle, and let a load test decide.'
+  };
 }
 
 export const ways = {
@@ -72,10 +98,7 @@ export const ways = {
   },
   curve: {
     options: ['fast', 'mixed', 'slow'],
-    proposes: () => ({
-      option: 'mixed',
-      because: 'for general use; a rule of thumb, the limits are the data sheet\u2019s'
-    })
+    proposes: (_, said) => curveThumb(said)
   },
   'mark-scale': {
     options: ['tape', 'dots', 'delay'],

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
+  import { curveThumb } from '$core/sheets/school-ways.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import CurveChart from '../../curves/CurveChart.svelte';
   import { picture } from '../../curves/curve-series.ts';
@@ -14,21 +15,7 @@
   const hand = new TargetHand(() => session.state.work.recurve.target);
   const pic = $derived(picture(session.engine, sweep, { target: hand.points.map((p) => ({ x: p.rpm, y: p.deg })) }));
   const says = $derived(session.state.replayed.chosen);
-  /** rule of thumb, and named as one: what load, fuel and use speak for */
-  const thumb = $derived.by(() => {
-    const slow = [says.get('load') === 'heavy' && 'heavy loads', says.get('fuel') === 'poor' && 'poor fuel'].filter(
-      Boolean
-    );
-    const fast = [
-      says.get('load') === 'light' && 'light loads',
-      says.get('use') === 'changing' && 'changing speeds'
-    ].filter(Boolean);
-    if (slow.length)
-      return `Rule of thumb: ${slow.join(' and ')} speak for beginning slow, and for less total until a load test allows more.`;
-    if (fast.length)
-      return `Rule of thumb: ${fast.join(' and ')} let the advance come early, as long as idle stays below its start.`;
-    return says.size ? 'Rule of thumb: take the middle, and let a load test decide.' : '';
-  });
+  const thumb = $derived(curveThumb(says));
 
   function keep() {
     const refused = session.say({ kind: 'target', step: stepId, points: hand.points });
@@ -36,7 +23,9 @@
   }
 </script>
 
-{#if thumb}<p class="thumb">{thumb} The limits stay the data sheet’s.</p>{/if}
+{#if ['load', 'fuel', 'use'].some((q) => says.has(q))}<p class="thumb">
+    {thumb.because.charAt(0).toUpperCase() + thumb.because.slice(1)}. {thumb.advice} The limits stay the data sheet’s.
+  </p>{/if}
 <div class="beside" style="--second: 0.7fr">
   <CurveChart
     picture={pic}
