@@ -1,53 +1,20 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Gauge } from '$lib/server/repositories/gauges.ts';
 import type { Prefs } from '$lib/prefs.ts';
-import { JobSession } from '$lib/ui/job/session.svelte.ts';
-import { ReadingLine } from '$lib/ui/job/line.svelte.ts';
-import { JobView } from '$lib/ui/job/view.svelte.ts';
-import { sheetOf } from '$core/sheets/index.ts';
 import type { StockItem } from '$core/job/index.ts';
-import { engineWith, GAUGES, SHEET } from '../support/played.ts';
+import { SHEET } from '../support/played.ts';
+import { away, me, screen as open } from './support.ts';
 
-/** A job on a screen whose server is out of reach: everything typed counts at once and waits to be sent. */
-const me = { id: 'ines-farrow', name: 'Ines Farrow' };
-const gauges: Gauge[] = Object.entries(GAUGES).map(([kind, g]) => ({
-  ...g,
-  kind: kind as Gauge['kind'],
-  perRevMm: kind === 'dial' ? 1 : null,
-  calibratedOn: null
-}));
 let prefs: Prefs;
 beforeEach(() => {
   prefs = { theme: 'light', length: 'mm', view: 'front' };
-  vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => {}, removeItem: () => {} });
-  vi.stubGlobal('fetch', () => Promise.reject(new TypeError('fetch failed')));
+  away();
 });
-
-function screen(
+const screen = (
   sheet: string,
   values: Record<string, string> = SHEET,
   who: typeof me | null = me,
   stock: StockItem[] = []
-) {
-  const data = { job: { id: '1' }, sheet: sheetOf(sheet)!, engine: engineWith(values), log: [], gauges, stock };
-  const session = new JobSession(data, () => who);
-  const view = new JobView(session, () => prefs);
-  const line = new ReadingLine(
-    session,
-    () => view.selected.step,
-    () => prefs
-  );
-  const type = (text: string) => {
-    line.text = text;
-    return line.enter();
-  };
-  const at = (step: string) => {
-    view.picked = step;
-    line.drop();
-  };
-  const readings = () => session.state.readings.map((r) => [r.slot, r.value]);
-  return { session, view, line, type, at, readings };
-}
+) => open({ sheet, values, who, stock, prefs: () => prefs });
 
 describe('a figure typed on the line', () => {
   it('goes to what is read next, in the order of the hand, and says so before Enter', () => {

@@ -20,6 +20,13 @@ export function lengthPm(len: LengthText, mm: number, u: number, decimals = 3): 
   return `${figure} ± ${len(2 * u, decimals).replace(/\D*$/, '')}${unit}`;
 }
 
+/** Limits in the unit of whoever reads them, the unit once: `0.12 to 0.22 mm`. */
+export function lengthLimits(len: LengthText, min: number | null, max: number | null, decimals = 2): string {
+  if (min !== null && max !== null) return `${len(min, decimals).replace(/\D*$/, '')} to ${len(max, decimals)}`;
+  if (min !== null) return `${len(min, decimals)} or more`;
+  return max !== null ? `${len(max, decimals)} or less` : 'no limit on the data sheet';
+}
+
 export const turnWord = (t: Turn): string => (t === 'cw' ? 'clockwise' : 'anticlockwise');
 /** A probability in words: never a hundred per cent. */
 export const percent = (p: number): string =>

@@ -3,69 +3,12 @@ import { notSettled, settledFigures, words } from '$core/job/index.ts';
 import { curveMatch } from '$core/curves/curve-match.ts';
 import { advanceOf, matchInput, predict } from '$core/job/curves/recurve-work.ts';
 import { doubt, readFor } from '$core/job/next-slot.ts';
-import type { StockItem } from '$core/job/index.ts';
 import scenario from '../../scenarios/recurve.json' with { type: 'json' };
 import { agrees } from '../../support/close.ts';
-import { engineWith, GAUGES, PlayedJob, SHEET, mm } from '../../support/played.ts';
+import { engineWith, GAUGES, PlayedJob, mm } from '../../support/played.ts';
+import { CURVE, expected, found, inputs, stock, sweep } from '../../support/curve-jobs.ts';
 
-const { inputs } = scenario;
-const expected = (calc: string) => scenario.journey.find((j) => j.expect.calc === calc)!.expect.out as never;
-const CURVE: Record<string, string> = {
-  ...SHEET,
-  cylinders: '6',
-  firingOrder: '1-5-3-6-2-4',
-  rotorDirection: 'cw',
-  vacuumUnit: 'none',
-  advanceKind: 'weights',
-  idleRpm: String(inputs.limits.idleRpm),
-  advanceBand: inputs.spec.map((s) => `${s.rpm} ${s.minDeg}-${s.maxDeg}`).join('; '),
-  totalMaxBtdc: String(inputs.limits.totalMaxBtdc),
-  startMinBtdc: String(inputs.initial.minBtdc),
-  startMaxBtdc: String(inputs.initial.maxBtdc),
-  creepMaxDeg: String(inputs.limits.creepMaxDeg),
-  springARate: String(inputs.from[0]!.rateNPerMm),
-  springAPreload: String(inputs.from[0]!.preloadN),
-  springBRate: String(inputs.from[1]!.rateNPerMm),
-  springBPreload: String(inputs.from[1]!.preloadN),
-  extensionMmPerDeg: String(inputs.extensionMmPerDeg),
-  stopDeg: '22',
-  lobeToleranceDeg: '0.5'
-};
-const part = (id: string, more: Partial<StockItem>): StockItem => ({
-  id,
-  name: id,
-  kind: 'spring',
-  thicknessMm: null,
-  uMm: null,
-  rateNPerMm: null,
-  uRate: null,
-  preloadN: null,
-  deg: null,
-  count: 1,
-  low: 0,
-  ...more
-});
-const stock: StockItem[] = [
-  ...inputs.tray.springs.map((s) => part(s.id, s)),
-  ...inputs.tray.stops.map((s) => part(s.id, { kind: 'stop', deg: s.deg }))
-];
 const headline = (job: PlayedJob, step: string) => words.headline(job.state, job.engine, job.view(step), mm);
-/** a strobe good for half a degree of standard uncertainty, as the scenario has it */
-const STROBE = { id: 'strobe', name: 'Strobe', resolution: 0, accuracy: inputs.uDeg * Math.sqrt(3) };
-
-function sweep(job: PlayedJob, step: string, points: readonly (readonly number[])[], gauge = STROBE): PlayedJob {
-  for (const [rpm, deg] of points) {
-    job.read(step, 'sweep-rpm', String(rpm));
-    job.say({ kind: 'reading', step, slot: 'sweep-deg', ...job.figure(step, 'sweep-deg', `${deg}b`), gauge });
-  }
-  return job;
-}
-const found = (values = CURVE) => {
-  const job = new PlayedJob(engineWith(values), 'recurve');
-  job.done('intake', 'free', 'strobe-on', 'sweep-list', 'start');
-  return sweep(job, 'baseline', [...inputs.up, ...inputs.down]);
-};
-
 describe('a sweep', () => {
   it('tells up from down by the way the speed went, and judges every point as worked out by hand', () => {
     const w = found().state.work.sweeps[0]!;

@@ -7,75 +7,21 @@ import { lastPatch } from '$core/job/drive/patch-work.ts';
 import { rivalText } from '$core/job/drive/tooth-work.ts';
 import { doubt, readFor } from '$core/job/next-slot.ts';
 import type { PartKind } from '$core/sheets/types.ts';
-import scenario from '../../scenarios/pedestal-drive.json' with { type: 'json' };
 import { agrees } from '../../support/close.ts';
-import { engineWith, PlayedJob, SHEET, mm } from '../../support/played.ts';
+import { engineWith, PlayedJob, mm } from '../../support/played.ts';
+import {
+  atTooth,
+  DRIVE,
+  expected,
+  inputs,
+  measured,
+  packed,
+  pedestal,
+  planned,
+  tray
+} from '../../support/drive-jobs.ts';
 
-const { inputs } = scenario;
-const expected = (calc: string) => scenario.journey.find((j) => j.expect.calc === calc)!.expect.out as never;
-
-const DRIVE: Record<string, string> = {
-  ...SHEET,
-  driveKind: 'pedestal',
-  floatMinMm: String(inputs.spec.minMm),
-  floatMaxMm: String(inputs.spec.maxMm),
-  gearTeeth: String(inputs.index.gearTeeth),
-  terminalOffsetDeg: String(inputs.index.terminals.firstOffsetDeg),
-  housingBearingDeg: String(inputs.index.housing.preferredBearingDeg),
-  numberOneTower: 'factory',
-  gearHand: inputs.gearHand,
-  pumpDrive: 'blade',
-  pumpSlotDepthMm: String(inputs.engagement.slotDepthMm),
-  minEngagementMm: String(inputs.engagement.minEngagementMm),
-  minClearanceMm: String(inputs.engagement.minClearanceMm),
-  gasketMm: String(inputs.engagement.gasketMm),
-  gearFaceMm: '22',
-  helixDeg: '41',
-  gearPitchMm: '31',
-  backlashMm: '0.08',
-  floatLengthMm: '62',
-  housingMetal: 'aluminium',
-  shaftMetal: 'steel',
-  hotC: '85',
-  camMaterial: 'cast-iron'
-};
-const tray = inputs.tray.map((t) => ({
-  ...t,
-  name: t.id,
-  kind: 'packing' as PartKind,
-  low: 1,
-  rateNPerMm: null,
-  uRate: null,
-  preloadN: null,
-  deg: null
-}));
 const headline = (job: PlayedJob, step: string) => words.headline(job.state, job.engine, job.view(step), mm);
-
-/** The pedestal job as far as a step, by the scenario's readings. */
-function pedestal(values: Record<string, string> = DRIVE): PlayedJob {
-  const job = new PlayedJob(engineWith(values), 'pedestal');
-  job.done('intake', 'safe', 'bar', 'cover', 'inspect', 'washer-prep');
-  for (const w of inputs.washerMm) job.read('washer', 'washer', String(w));
-  job.done('washer', 'washer-in');
-  return job;
-}
-const measured = (): PlayedJob => {
-  const job = pedestal();
-  for (const g of inputs.gaps) job.read('gap', 'gap', g.join(' + '));
-  return job.done('gap');
-};
-const packed = (): PlayedJob => {
-  const job = measured();
-  job.take('packing', 'packing', ['PK-12', 0.117, 0.004]);
-  return job.done('packing', 'pack-measure', 'washer-out');
-};
-const atTooth = (): PlayedJob => {
-  const job = packed();
-  job.read('depth', 'length', '171.4');
-  job.read('depth', 'drive-depth', '157.2');
-  job.read('depth', 'offset', '6.1');
-  return job.done('depth', 'plugs', 'wheel').toReference();
-};
 
 describe('end float and packing', () => {
   it('come out of washer and blades as the scenario has them, each blade with its own doubt', () => {
@@ -142,7 +88,7 @@ describe('end float and packing', () => {
 
 describe('the linked stack', () => {
   const lines = (job: PlayedJob, trial: Partial<Trial>) =>
-    whatIf(job.engine, job.state.work.stack, lastPatch(job.state.work.patches), { ...NO_TRIAL, ...trial });
+    whatIf(job.engine, job.state.work.stack, lastPatch(job.state.work.patches), { ...NO_TRIAL, ...trial }, mm);
   const of = (all: ReturnType<typeof lines>, key: string) => all.find((l) => l.key === key)!;
 
   it('gives engagement and clearance as the scenario has them', () => {
@@ -190,13 +136,6 @@ describe('the linked stack', () => {
 });
 
 describe('the tooth', () => {
-  const planned = () => {
-    const job = atTooth();
-    job.read('tooth-plan', 'rotor-seen', String(inputs.index.observed.rotorBearingDeg));
-    job.read('tooth-plan', 'arc-min', String(inputs.index.housing.minBearingDeg));
-    job.read('tooth-plan', 'arc-max', String(inputs.index.housing.maxBearingDeg));
-    return job;
-  };
   it('is the scenario\u2019s, with its rivals in words', () => {
     const job = planned();
     const { index } = job.state.work.tooth;

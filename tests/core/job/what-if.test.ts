@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { NO_TRIAL, whatIf, type Line, type Trial } from '$core/job/drive/what-if.ts';
 import { lastPatch } from '$core/job/drive/patch-work.ts';
-import { engineWith, PlayedJob, SHEET } from '../../support/played.ts';
+import { engineWith, mm as inMm, PlayedJob, SHEET } from '../../support/played.ts';
 
 /** Laws of the linked stack: what one change does follows from what the others leave alone. */
 const job = (() => {
@@ -37,10 +37,9 @@ const job = (() => {
 })();
 const lines = (t: Partial<Trial>): Map<string, Line> =>
   new Map(
-    whatIf(job.engine, job.state.work.stack, lastPatch(job.state.work.patches), { ...NO_TRIAL, ...t }).map((l) => [
-      l.key,
-      l
-    ])
+    whatIf(job.engine, job.state.work.stack, lastPatch(job.state.work.patches), { ...NO_TRIAL, ...t }, inMm).map(
+      (l) => [l.key, l]
+    )
   );
 const mm = fc.double({ min: 0, max: 1.5, noNaN: true });
 

@@ -1,5 +1,6 @@
 import { gearFinding, gearWork } from '../drive/gear-work.ts';
 import type { JobState, StepView } from '../state.ts';
+import type { LengthText } from '../words.ts';
 import type { Domain } from './domain.ts';
 import { asks, VERDICT_WORD as WORD, verdictOpen } from './said.ts';
 
@@ -10,7 +11,7 @@ export const gearsDomain: Domain = {
   surfaces: { gears: { headline: gearsHeadline, open: gearsOpen } }
 };
 
-function gearsHeadline(state: JobState, v: StepView): string | null {
+function gearsHeadline(state: JobState, v: StepView, len: LengthText): string | null {
   const { gears } = state.work;
   if (asks(v, 'gear-turned') && gears.reindex) {
     const { rotorShiftDeg, crankDeg } = gears.reindex;
@@ -19,7 +20,7 @@ function gearsHeadline(state: JobState, v: StepView): string | null {
       : `Rotor shifts ${Math.abs(rotorShiftDeg).toFixed(1)}° ${rotorShiftDeg > 0 ? 'clockwise' : 'anticlockwise'} against the teeth, ${Math.abs(crankDeg).toFixed(1)}° of the crank`;
   }
   if (asks(v, 'dimension') && gears.dimension?.verdict)
-    return `Mounting face to lower gear face ${gears.dimension.value.toFixed(2)} mm: ${WORD[gears.dimension.verdict.state]}`;
+    return `Mounting face to lower gear face ${len(gears.dimension.value)}: ${WORD[gears.dimension.verdict.state]}`;
   if (!asks(v, 'new-teeth')) return null;
   if (gears.ok === null)
     return gears.rows.some((r) => r.fresh !== null) ? `Still unknown: ${gears.lacks.join(', ')}` : null;

@@ -18,9 +18,9 @@ export const stackDomain: Domain = {
   surfaces: {
     stack: { headline: stackHeadline, open: stackOpen },
     patch: {
-      headline: (state) => {
+      headline: (state, v, len) => {
         const row = lastPatch(state.work.patches);
-        return row?.problem ?? (row?.pattern ? patchFinding(row.pattern) : null);
+        return row?.problem ?? (row?.pattern ? patchFinding(row.pattern, len) : null);
       },
       open: patchOpen
     }

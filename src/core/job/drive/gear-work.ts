@@ -5,10 +5,13 @@ import { choiceOf, numberOf, type Engine } from '../../sheets/engine.ts';
 import type { Replayed } from '../replay.ts';
 import { lastOf, settledOf, type Settled } from './readings.ts';
 
+/** What is compared: a length, shown in the unit of whoever reads it, or a word. */
+export type GearFigure = string | { mm: number };
+
 export interface GearRow {
   label: string;
-  old: string | null;
-  fresh: string | null;
+  old: GearFigure | null;
+  fresh: GearFigure | null;
   state: 'same' | 'differs' | 'unknown';
 }
 
@@ -95,9 +98,11 @@ interface Gear {
 }
 
 function rowsOf(old: Gear, now: Gear, cam?: string, material?: string): GearRow[] {
-  const mm = (x: number | undefined) => (x === undefined ? null : `${Number(x.toFixed(3))} mm`);
+  const mm = (x: number | undefined) => (x === undefined ? null : { mm: x });
+  // a module is a number of millimetres whoever reads it
+  const module = (x: number | undefined) => (x === undefined ? null : `${Number(x.toFixed(3))} mm`);
   const hand = (h: Hand | undefined) => (h === undefined ? null : `${h}-hand`);
-  const row = (label: string, a: string | null, b: string | null, differs: boolean): GearRow => ({
+  const row = (label: string, a: GearFigure | null, b: GearFigure | null, differs: boolean): GearRow => ({
     label,
     old: a,
     fresh: b,
@@ -110,8 +115,8 @@ function rowsOf(old: Gear, now: Gear, cam?: string, material?: string): GearRow[
     row('Hand', hand(old.hand), hand(now.hand), old.hand !== now.hand),
     row(
       'Module',
-      mm(old.moduleMm),
-      mm(now.moduleMm),
+      module(old.moduleMm),
+      module(now.moduleMm),
       off(old.moduleMm, now.moduleMm, (a) => 0.01 * a)
     ),
     row(

@@ -1,3 +1,4 @@
+import type { LengthText } from '../words.ts';
 import { meshPattern, type Pattern } from '../../drive/mesh.ts';
 import { numberOf, type Engine } from '../../sheets/engine.ts';
 import type { Reading, Replayed } from '../replay.ts';
@@ -31,14 +32,14 @@ function judge(row: PatchRow, high: number, faceWidthMm: number): void {
 }
 
 /** What the contact says to do, in the words of the bench. */
-export function patchFinding(p: Pattern): string {
+export function patchFinding(p: Pattern, len: LengthText): string {
   const edge = p.edgeContact ? ' It runs off the edge of the tooth: do not run it so.' : '';
   if (p.state === 'centred')
     return `Contact is central, over ${(p.lengthFraction * 100).toFixed(0)} % of the tooth.${edge}`;
-  const by = Math.abs(p.deeperMm).toFixed(2);
+  const by = len(Math.abs(p.deeperMm));
   return p.state === 'low'
-    ? `Contact is low: set the drive ${by} mm deeper.${edge}`
-    : `Contact is high: raise the drive ${by} mm.${edge}`;
+    ? `Contact is low: set the drive ${by} deeper.${edge}`
+    : `Contact is high: raise the drive ${by}.${edge}`;
 }
 
 /** The newest contact of which both ends are read. */

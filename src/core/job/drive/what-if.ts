@@ -2,6 +2,7 @@ import { stackMove } from '../../drive/stack.ts';
 import { verdict, type VerdictState } from '../../measure/verdict.ts';
 import { numberOf, type Engine } from '../../sheets/engine.ts';
 import type { PatchRow } from './patch-work.ts';
+import { lengthLimits, type LengthText } from '../words.ts';
 import { hotOf, wanderOf, type StackWork } from './stack-work.ts';
 
 /** Changes to the stack that are tried before anything is cut or taken. Lengths in mm. */
@@ -37,7 +38,7 @@ export interface Line {
  * distributor deeper: engagement grows, clearance shrinks, the contact on the tooth climbs (stack.move). A shim between
  * housing and gear takes up float and sets the gear deeper by its thickness, counted with the gear drawn up against it.
  */
-export function whatIf(engine: Engine, w: StackWork, patch: PatchRow | null, trial: Trial): Line[] {
+export function whatIf(engine: Engine, w: StackWork, patch: PatchRow | null, trial: Trial, len: LengthText): Line[] {
   const lines: Line[] = [];
   const ratio = numberOf(engine, 'ratio') ?? 0.5;
   const gasketMm = trial.gasket ? 0 : (w.gasket?.value ?? 0);
@@ -53,7 +54,7 @@ export function whatIf(engine: Engine, w: StackWork, patch: PatchRow | null, tri
       now: w.float.mm,
       then: floatThen,
       u: w.float.uMm,
-      limit: limits(w.minMm, w.maxMm),
+      limit: lengthLimits(len, w.minMm, w.maxMm),
       stateNow: w.float.verdict?.state ?? null,
       stateThen: w.minMm === null && w.maxMm === null ? null : verdict(floatThen, w.float.uMm, w.minMm, w.maxMm).state
     });
@@ -75,7 +76,7 @@ export function whatIf(engine: Engine, w: StackWork, patch: PatchRow | null, tri
       now: e.engagementMm,
       then: moved.engagementMm,
       u: e.uMm,
-      limit: limits(min, null),
+      limit: lengthLimits(len, min, null),
       stateNow: e.verdict.state,
       stateThen: verdict(moved.engagementMm, e.uMm, min, null).state
     });
@@ -87,7 +88,7 @@ export function whatIf(engine: Engine, w: StackWork, patch: PatchRow | null, tri
         now: e.clearanceMm,
         then: moved.clearanceMm,
         u: e.uMm,
-        limit: limits(least, null),
+        limit: lengthLimits(len, least, null),
         stateNow: e.clearanceVerdict!.state,
         stateThen: verdict(moved.clearanceMm, e.uMm, least, null).state
       });
@@ -131,7 +132,7 @@ export function whatIf(engine: Engine, w: StackWork, patch: PatchRow | null, tri
       now: hot.hotFloatMm,
       then: hotThen.hotFloatMm,
       u: null,
-      limit: 'above 0 mm',
+      limit: `above ${len(0)}`,
       stateNow: hot.hotFloatMm > 0 ? 'in' : 'out',
       stateThen: hotThen.hotFloatMm > 0 ? 'in' : 'out'
     });
@@ -142,10 +143,4 @@ export function whatIf(engine: Engine, w: StackWork, patch: PatchRow | null, tri
 function patchState(centre: number, length: number): VerdictState {
   if (centre - length / 2 < 0.05 || centre + length / 2 > 0.95) return 'out';
   return Math.abs(centre - 0.5) <= 0.1 ? 'in' : 'unsure';
-}
-
-function limits(min: number | null, max: number | null): string {
-  if (min !== null && max !== null) return `${min} to ${max} mm`;
-  if (min !== null) return `${min} mm or more`;
-  return max !== null ? `${max} mm or less` : 'no limit on the data sheet';
 }

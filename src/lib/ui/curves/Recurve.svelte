@@ -1,6 +1,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import type { Match } from '$core/curves/curve-match.ts';
+  import { matchOf } from '$core/job/curves/by-hand.ts';
   import { matchInput, predict, type RecurveWork } from '$core/job/curves/recurve-work.ts';
   import type { SweepWork } from '$core/job/curves/sweep-work.ts';
   import type { Engine } from '$core/sheets/engine.ts';
@@ -10,7 +11,9 @@
   import { ghostOf, picture, predictedPoints } from './curve-series.ts';
   import SpringSearch from './SpringSearch.svelte';
   import type { TargetHand } from './target.svelte.ts';
-  import SpringsDrawing from './SpringsDrawing.svelte';
+  import Springs from '../instruments/springs/Springs.svelte';
+  import type { Put } from '../instruments/springs/springs-geometry.ts';
+  import { figuresOf, fitOf } from './match-words.ts';
 
   interface Props {
     engine: Engine;
@@ -27,7 +30,7 @@
   const input = $derived(matchInput(work, sweep?.baseline, stock, hand.points));
   let looked = $state.raw<{ all: Match[]; chosen: number }>({ all: [], chosen: 0 });
   /** springs and stop put in by hand on the drawing, before the search's pick */
-  let put = $state.raw<{ a: string; b: string; stop: string } | null>(null);
+  let put = $state.raw<Put | null>(null);
   const item = (id: string) =>
     stock.find((s) => s.id === id) ?? [...work.springs, ...(work.stop ? [work.stop] : [])].find((s) => s.id === id);
   const name = (id: string) => item(id)?.name ?? id;
@@ -38,7 +41,15 @@
     return predict(sweep, work, one && two ? [one, two] : [], item(stop)?.deg);
   };
   const swapped = $derived(inNow ? outcome(inNow.a, inNow.b, inNow.stop) : null);
-  const initial = $derived(match?.initialBtdc ?? sweep?.initialBtdc ?? 0);
+  /** the search's figures for what was put in by hand; null where the stop lies beyond what was measured */
+  const judged = $derived(put && input ? matchOf(input, { springs: [put.a, put.b], stop: put.stop }) : null);
+  const held = (id: string) => input?.tray.springs.find((s) => s.id === id)?.count ?? 0;
+  const short = $derived(
+    put && input
+      ? [...new Set([put.a, put.b])].filter((id) => held(id) < (put!.a === put!.b ? 2 : 1)).map((id) => name(id))
+      : []
+  );
+  const initial = $derived((put ? judged : match)?.initialBtdc ?? sweep?.initialBtdc ?? 0);
   const others = $derived(
     looked.all.flatMap((m, k) => {
       const c = k === looked.chosen ? null : outcome(...m.springs, m.stop);
@@ -100,13 +111,24 @@
         pair.
       </p>
     {/if}
-    <SpringsDrawing
+    <Springs
       springs={stock.filter((s) => s.kind === 'spring')}
       stops={stock.filter((s) => s.kind === 'stop')}
       chosen={inNow}
       onput={(p) => (put = p)}
       byHand={put !== null}
-    />
+      ontake={ontake && judged && short.length === 0 ? () => ontake(judged) : undefined}
+    >
+      {#if judged && put}
+        <p class="judged" aria-live="polite">
+          <b class:bad={judged.violations.length > 0}>{fitOf(judged)}</b>
+          {figuresOf(judged, item(put.stop)?.deg ?? 0)}
+        </p>
+      {/if}
+      {#if short.length}
+        <p class="problem">There are not enough of {short.join(' and ')} in the tray.</p>
+      {/if}
+    </Springs>
     <CurveFiles picture={pic} title="{engine.name} recurve" />
   </div>
   <SpringSearch
@@ -133,6 +155,13 @@
   }
   .recurve > :global(*) {
     min-width: 0;
+  }
+  .judged {
+    margin: 0;
+    font-size: 14px;
+  }
+  .bad {
+    color: var(--out);
   }
   .problem {
     color: var(--out);

@@ -3,6 +3,7 @@
   import type { Match } from '$core/curves/curve-match.ts';
   import { formatSpeed } from '$core/units/format.ts';
   import type { MatchInput } from '$core/job/curves/recurve-work.ts';
+  import { figuresOf, fitOf } from './match-words.ts';
   import { Matcher } from './matcher.svelte.ts';
 
   interface Props {
@@ -34,7 +35,7 @@
     untrack(() => onlook(all, k));
   });
   const ranked = $derived(matcher.result?.ranked ?? []);
-  const WORDS = { total: 'total above its limit', creep: 'creeps at idle', unstable: 'snaps out' };
+  const stopDeg = (stop: string) => input?.tray.stops.find((s) => s.id === stop)?.deg ?? 0;
   const id = (m: Match) => `${m.springs.join(' ')} ${m.stop}`;
   const measuredTo = $derived(input ? Math.max(...input.baseline.map((k) => k.deg)) : 0);
   const leftOut = $derived(input?.tray.stops.filter((s) => s.deg > measuredTo + 1e-9).map((s) => name(s.id)) ?? []);
@@ -79,17 +80,11 @@
           <button class="pick" aria-pressed={k === chosen} onclick={() => (chosen = k)}>
             <span class="n">{k + 1}</span>
             <b>{m.springs.map(name).join(' + ')}, {name(m.stop)}</b>
-            <span class="fit" class:bad={m.violations.length > 0}
-              >{m.violations.length
-                ? m.violations.map((v) => WORDS[v]).join(', ')
-                : `misses by ${m.misfitDeg.toFixed(1)}°`}</span
-            >
+            <span class="fit" class:bad={m.violations.length > 0}>{fitOf(m)}</span>
             <span class="more"
-              >initial {m.initialBtdc}° before, starts {formatSpeed(m.startRpm)}, all in {formatSpeed(m.fullRpm)}, total {(
-                m.initialBtdc + (input.tray.stops.find((s) => s.id === m.stop)?.deg ?? 0)
-              ).toFixed(1)}°{#if m.violations.length}; misses by {m.misfitDeg.toFixed(
-                  1
-                )}°{/if}{#each [...new Set(m.springs)] as s (s)}{#if count(s) <= 1}; last {name(s)}{/if}{/each}</span
+              >{figuresOf(m, stopDeg(m.stop))}{#each [...new Set(m.springs)] as s (s)}{#if count(s) <= 1}; last {name(
+                    s
+                  )}{/if}{/each}</span
             >
           </button>
           {#if ontake && k === chosen}

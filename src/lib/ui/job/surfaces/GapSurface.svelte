@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
-  import { plusMinus } from '$core/job/words.ts';
+  import { lengthLimits, plusMinus } from '$core/job/words.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import Verdict from '../../primitives/Verdict.svelte';
   import { lengthText } from '../../units.ts';
@@ -18,8 +18,8 @@
   let { session, stepId, line, prefs, onamend }: Props = $props();
   const w = $derived(session.state.work.gap);
   const len = $derived(lengthText(prefs));
-  const limits = (min: number | null, max: number | null, unit: string) =>
-    min === null && max === null ? 'no limits on the data sheet' : `${min ?? '…'} to ${max ?? '…'}${unit}`;
+  const limits = (min: number | null, max: number | null) =>
+    min === null && max === null ? 'no limit on the data sheet' : `${min ?? '…'} to ${max ?? '…'}°`;
 </script>
 
 <div class="fig">
@@ -32,7 +32,7 @@
         {#if w.gap.verdict}<Verdict state={w.gap.verdict.state} size={14} />{/if}
       </dd>
       <dt></dt>
-      <dd class="quiet">{limits(w.gap.min, w.gap.max, ' mm')}</dd>
+      <dd class="quiet">{lengthLimits(len, w.gap.min, w.gap.max)}</dd>
     {/if}
     {#if w.dwell}
       <dt>Dwell</dt>
@@ -43,7 +43,7 @@
         {#if w.dwell.verdict}<Verdict state={w.dwell.verdict.state} size={14} />{/if}
       </dd>
       <dt></dt>
-      <dd class="quiet">{limits(w.dwell.min, w.dwell.max, '°')}</dd>
+      <dd class="quiet">{limits(w.dwell.min, w.dwell.max)}</dd>
     {/if}
     {#if w.shift}
       <dt>{w.shift.fromDeg}° to {w.shift.toDeg}° moves the timing</dt>

@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
-  import { gearFinding } from '$core/job/drive/gear-work.ts';
+  import { gearFinding, type GearFigure } from '$core/job/drive/gear-work.ts';
   import type { Prefs } from '$lib/prefs.ts';
+  import { lengthLimits } from '$core/job/words.ts';
   import Hands from '../../instruments/tooth/Hands.svelte';
   import { lengthText } from '../../units.ts';
   import Verdict from '../../primitives/Verdict.svelte';
@@ -22,6 +23,7 @@
   const len = $derived(lengthText(prefs));
   const compares = $derived(step.slots.some((s) => s.slot === 'new-teeth'));
   const sign = { same: '✓ same', differs: '× differs', unknown: '? not known' };
+  const shown = (f: GearFigure | null) => (f === null ? 'not known' : typeof f === 'string' ? f : len(f.mm, 2));
   const severity = { stop: 'Stop', warn: 'Look', note: 'Note' };
 </script>
 
@@ -31,8 +33,11 @@
     {#if step.slots.some((s) => s.slot === 'dimension') && g.dimension}
       <p class="big">{len(g.dimension.value, 2)} <small>± {len(2 * g.dimension.u, 2)}</small></p>
       <p class="note">
-        {#if g.dimension.verdict}<Verdict state={g.dimension.verdict.state} size={15} /> of {g.dimension.minMm ?? '…'} to
-          {g.dimension.maxMm ?? '…'} mm{:else}No limits for it on the data sheet: nothing is judged.{/if}
+        {#if g.dimension.verdict}<Verdict state={g.dimension.verdict.state} size={15} /> of {lengthLimits(
+            len,
+            g.dimension.minMm,
+            g.dimension.maxMm
+          )}{:else}No limits for it on the data sheet: nothing is judged.{/if}
       </p>
     {/if}
     {#if step.slots.some((s) => s.slot === 'gear-turned') && g.reindex}
@@ -66,7 +71,7 @@
         <tbody>
           {#each g.rows as r (r.label)}
             <tr>
-              <td>{r.label}</td><td class="n">{r.old ?? 'not known'}</td><td class="n">{r.fresh ?? 'not known'}</td>
+              <td>{r.label}</td><td class="n">{shown(r.old)}</td><td class="n">{shown(r.fresh)}</td>
               <td class={r.state}>{r.label.startsWith('Cam') ? '' : sign[r.state]}</td>
             </tr>
           {/each}

@@ -25,7 +25,11 @@
   let dragged = $state.raw<{ low: number; high: number } | null>(null);
   const bandOf = (r: { low: Reading; high: Reading | null } | null) =>
     r?.high ? { low: Math.min(r.low.value, r.high.value), high: Math.max(r.low.value, r.high.value) } : null;
-  const shown = $derived(dragged ?? bandOf(last) ?? (face === null ? null : { low: face * 0.3, high: face * 0.7 }));
+  const shown = $derived(
+    dragged ??
+      bandOf(last) ??
+      (face === null ? null : { low: Math.round(face * 3) / 10, high: Math.round(face * 7) / 10 })
+  );
   const trial = $derived(
     dragged && face !== null
       ? meshPattern({ contactLowMm: dragged.low, contactHighMm: dragged.high, faceWidthMm: face, tolerance: 0.1 })
@@ -114,7 +118,7 @@
           : `${p.deeperMm >= 0 ? 'Deeper' : 'Raise'} by ${len(Math.abs(p.deeperMm), 2)}`}
       </p>
       <p class="note">
-        {patchFinding(p)} Its centre lies {len(Math.abs(p.deeperMm), 2)}
+        {patchFinding(p, len)} Its centre lies {len(Math.abs(p.deeperMm), 2)}
         {p.deeperMm >= 0 ? 'below' : 'above'} the middle. The tooth’s middle lies at {len((face ?? 0) / 2, 1)}; within a
         tenth of its width either way counts as central.
       </p>

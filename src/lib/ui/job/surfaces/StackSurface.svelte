@@ -34,7 +34,7 @@
   let looked = $state<number | null>(null);
   const tried = $derived(looked === null ? trial : { ...trial, packingMm: looked - (work.packingMm?.value ?? 0) });
   const changed = $derived(tried.packingMm !== 0 || !tried.gasket || tried.collarMm !== 0 || tried.shimMm !== 0);
-  const lines = $derived(whatIf(session.engine, work, patch, tried));
+  const lines = $derived(whatIf(session.engine, work, patch, tried, len));
   const of = (key: string) => lines.find((l) => l.key === key) ?? null;
   const text = (key: string) => {
     const l = of(key)!;

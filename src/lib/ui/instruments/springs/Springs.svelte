@@ -1,0 +1,229 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import type { StockItem } from '$core/job/index.ts';
+  import { along, coil, inOrder, nearestStop, PULL_STEP, slotDegAt, slotPoint, type Put } from './springs-geometry.ts';
+
+  /** Two springs and the stop in the advance mechanism. Each is pulled through the tray, turned with the arrows, or named. */
+  interface Props {
+    springs: StockItem[];
+    stops: StockItem[];
+    chosen: Put | null;
+    onput: (p: Put | null) => void;
+    byHand: boolean;
+    /** take what was put in by hand */
+    ontake?: (() => void) | undefined;
+    /** what is said of the springs put in by hand */
+    children?: Snippet;
+  }
+  let { springs, stops, chosen, onput, byHand, ontake, children }: Props = $props();
+  const places = ['a', 'b'] as const;
+  const soft = $derived(inOrder(springs));
+  const short = $derived(inOrder(stops));
+  const fallback = $derived<Put | null>(
+    soft[0] && short[0] ? { a: soft[0].id, b: (soft[1] ?? soft[0]).id, stop: short[0].id } : null
+  );
+  const now = $derived(chosen ?? fallback);
+  const spring = (id: string | undefined) => springs.find((s) => s.id === id);
+  const stop = $derived(stops.find((s) => s.id === now?.stop));
+  const end = $derived(slotPoint(stop?.deg ?? 20));
+  const from = slotPoint(0);
+  const says = (s: StockItem | undefined) => (s ? `${s.name}, ${s.rateNPerMm!.toFixed(2)} N/mm` : 'none');
+  const stopSays = $derived(stop ? `${stop.name}, ${stop.deg}°` : 'none');
+
+  let held = $state<{ what: 'a' | 'b' | 'stop'; fromX: number; id: string } | null>(null);
+
+  function put(part: Partial<Put>) {
+    if (now && Object.entries(part).some(([k, id]) => now[k as keyof Put] !== id)) onput({ ...now, ...part });
+  }
+  function place(e: PointerEvent) {
+    const svg = (e.currentTarget as SVGElement).ownerSVGElement!;
+    return new DOMPoint(e.clientX, e.clientY).matrixTransform(svg.getScreenCTM()!.inverse());
+  }
+  function down(e: PointerEvent, what: 'a' | 'b' | 'stop') {
+    held = { what, fromX: place(e).x, id: now![what] };
+    (e.currentTarget as Element).setPointerCapture(e.pointerId);
+  }
+  function drag(e: PointerEvent) {
+    if (!held) return;
+    const p = place(e);
+    if (held.what === 'stop') put({ stop: nearestStop(stops, slotDegAt(p))?.id ?? now!.stop });
+    else put({ [held.what]: along(soft, held.id, Math.round((p.x - held.fromX) / PULL_STEP)) });
+  }
+  function key(e: KeyboardEvent, what: 'a' | 'b' | 'stop') {
+    const list = what === 'stop' ? short : soft;
+    const steps = {
+      ArrowRight: 1,
+      ArrowUp: 1,
+      ArrowLeft: -1,
+      ArrowDown: -1,
+      PageUp: 5,
+      PageDown: -5,
+      Home: -list.length,
+      End: list.length
+    }[e.key];
+    if (steps === undefined) return;
+    e.preventDefault();
+    put({ [what]: along(list, now![what], steps) });
+  }
+  const grip = (what: 'a' | 'b' | 'stop') => ({
+    onpointerdown: (e: PointerEvent) => down(e, what),
+    onpointermove: drag,
+    onpointerup: () => (held = null),
+    onpointercancel: () => (held = null),
+    onkeydown: (e: KeyboardEvent) => key(e, what)
+  });
+</script>
+
+{#if now}
+  <div class="bench">
+    <svg
+      viewBox="0 0 240 204"
+      role="group"
+      aria-label="Advance mechanism with springs {spring(now.a)?.name} and {spring(now.b)?.name} and {stop?.name}"
+    >
+      <circle cx="120" cy="100" r="92" class="plate" />
+      <!-- two weights on their pivots, thrown outwards against the springs -->
+      <path d="M52 48C84 22 150 20 186 46L172 66C142 46 96 46 66 68Z" class="weight" />
+      <path d="M188 152C156 178 90 180 54 154L68 134C98 154 144 154 174 132Z" class="weight" />
+      <circle cx="58" cy="58" r="5" class="pivot" />
+      <circle cx="182" cy="142" r="5" class="pivot" />
+      <circle cx="120" cy="104" r="13" class="weight" />
+      {#each places as what (what)}
+        {@const s = spring(now[what])}
+        {@const y = what === 'a' ? 82 : 134}
+        {@const drawn = coil(76, y, s?.rateNPerMm ?? 1)}
+        <g
+          class="grip"
+          role="slider"
+          tabindex="0"
+          aria-label="Spring {what.toUpperCase()} on the drawing"
+          aria-valuemin={soft[0]?.rateNPerMm ?? 0}
+          aria-valuemax={soft.at(-1)?.rateNPerMm ?? 0}
+          aria-valuenow={s?.rateNPerMm ?? 0}
+          aria-valuetext={says(s)}
+          {...grip(what)}
+        >
+          <rect x="70" y={y - 19} width="98" height="26" rx="4" class="hit" />
+          <path d={drawn.path} class="coil" style="stroke-width: {drawn.thick}" />
+        </g>
+      {/each}
+      <path
+        d="M{from.x.toFixed(1)} {from.y.toFixed(1)}A78 78 0 0 1 {end.x.toFixed(1)} {end.y.toFixed(1)}"
+        class="slot"
+      />
+      <g
+        class="grip"
+        role="slider"
+        tabindex="0"
+        aria-label="Stop on the drawing"
+        aria-valuemin={short[0]?.deg ?? 0}
+        aria-valuemax={short.at(-1)?.deg ?? 0}
+        aria-valuenow={stop?.deg ?? 0}
+        aria-valuetext={stopSays}
+        {...grip('stop')}
+      >
+        <circle cx={end.x} cy={end.y} r="14" class="hit" />
+        <circle cx={end.x} cy={end.y} r="5.5" class="stop" />
+      </g>
+    </svg>
+    <div class="slots">
+      {#each places as what (what)}
+        <label
+          >Spring {what.toUpperCase()}
+          <select class="field" value={now[what]} onchange={(e) => put({ [what]: e.currentTarget.value })}
+            >{#each soft as s (s.id)}<option value={s.id}>{says(s)}</option>{/each}</select
+          ></label
+        >
+      {/each}
+      <label
+        >Stop <select class="field" value={now.stop} onchange={(e) => put({ stop: e.currentTarget.value })}
+          >{#each short as s (s.id)}<option value={s.id}>{s.name}, {s.deg}°</option>{/each}</select
+        ></label
+      >
+      <p>Pull a spring to the right for a stiffer one of the tray, the stop along its slot; arrow keys do the same.</p>
+      {@render children?.()}
+      {#if byHand}
+        <div class="hand">
+          {#if ontake}<button class="button" onclick={ontake}>Take these</button>{/if}
+          <button class="link" onclick={() => onput(null)}>back to the search’s pick</button>
+        </div>
+      {/if}
+    </div>
+  </div>
+{/if}
+
+<style>
+  .bench {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 20px;
+    align-items: center;
+  }
+  svg {
+    width: 220px;
+    flex: none;
+  }
+  .plate {
+    fill: none;
+    stroke: var(--rule);
+    stroke-width: 1.6;
+  }
+  .weight {
+    fill: var(--sheet);
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+  .pivot {
+    fill: var(--ink);
+  }
+  .grip {
+    cursor: grab;
+    touch-action: none;
+  }
+  .hit {
+    fill: var(--sheet);
+    fill-opacity: 0.01;
+  }
+  .grip:hover .hit,
+  .grip:focus-visible .hit {
+    stroke: var(--target);
+    stroke-width: 1.4;
+    stroke-dasharray: 3 3;
+  }
+  .coil {
+    fill: none;
+    stroke: var(--ink);
+  }
+  .slot {
+    fill: none;
+    stroke: var(--ink-2);
+    stroke-width: 3;
+  }
+  .stop {
+    fill: var(--target);
+  }
+  .slots {
+    display: grid;
+    gap: 6px;
+    flex: 1;
+    min-width: 220px;
+  }
+  label {
+    display: grid;
+    grid-template-columns: 70px 1fr;
+    align-items: center;
+    gap: 8px;
+    font-size: 14px;
+    color: var(--ink-2);
+  }
+  p {
+    margin: 0;
+    font-size: 13px;
+    color: var(--ink-2);
+  }
+  .hand {
+    display: flex;
+    gap: 14px;
+    align-items: center;
+  }
+</style>

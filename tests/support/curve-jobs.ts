@@ -1,0 +1,61 @@
+import type { StockItem } from '../../src/core/job/index.ts';
+import scenario from '../scenarios/recurve.json' with { type: 'json' };
+import { engineWith, PlayedJob, SHEET } from './played.ts';
+
+export const { inputs } = scenario;
+export const expected = (calc: string) => scenario.journey.find((j) => j.expect.calc === calc)!.expect.out as never;
+export const CURVE: Record<string, string> = {
+  ...SHEET,
+  cylinders: '6',
+  firingOrder: '1-5-3-6-2-4',
+  rotorDirection: 'cw',
+  vacuumUnit: 'none',
+  advanceKind: 'weights',
+  idleRpm: String(inputs.limits.idleRpm),
+  advanceBand: inputs.spec.map((s) => `${s.rpm} ${s.minDeg}-${s.maxDeg}`).join('; '),
+  totalMaxBtdc: String(inputs.limits.totalMaxBtdc),
+  startMinBtdc: String(inputs.initial.minBtdc),
+  startMaxBtdc: String(inputs.initial.maxBtdc),
+  creepMaxDeg: String(inputs.limits.creepMaxDeg),
+  springARate: String(inputs.from[0]!.rateNPerMm),
+  springAPreload: String(inputs.from[0]!.preloadN),
+  springBRate: String(inputs.from[1]!.rateNPerMm),
+  springBPreload: String(inputs.from[1]!.preloadN),
+  extensionMmPerDeg: String(inputs.extensionMmPerDeg),
+  stopDeg: '22',
+  lobeToleranceDeg: '0.5'
+};
+export const part = (id: string, more: Partial<StockItem>): StockItem => ({
+  id,
+  name: id,
+  kind: 'spring',
+  thicknessMm: null,
+  uMm: null,
+  rateNPerMm: null,
+  uRate: null,
+  preloadN: null,
+  deg: null,
+  count: 1,
+  low: 0,
+  ...more
+});
+export const stock: StockItem[] = [
+  ...inputs.tray.springs.map((s) => part(s.id, s)),
+  ...inputs.tray.stops.map((s) => part(s.id, { kind: 'stop', deg: s.deg }))
+];
+
+/** a strobe good for half a degree of standard uncertainty, as the scenario has it */
+export const STROBE = { id: 'strobe', name: 'Strobe', resolution: 0, accuracy: inputs.uDeg * Math.sqrt(3) };
+
+export function sweep(job: PlayedJob, step: string, points: readonly (readonly number[])[], gauge = STROBE): PlayedJob {
+  for (const [rpm, deg] of points) {
+    job.read(step, 'sweep-rpm', String(rpm));
+    job.say({ kind: 'reading', step, slot: 'sweep-deg', ...job.figure(step, 'sweep-deg', `${deg}b`), gauge });
+  }
+  return job;
+}
+export const found = (values = CURVE) => {
+  const job = new PlayedJob(engineWith(values), 'recurve');
+  job.done('intake', 'free', 'strobe-on', 'sweep-list', 'start');
+  return sweep(job, 'baseline', [...inputs.up, ...inputs.down]);
+};
