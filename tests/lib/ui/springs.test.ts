@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { curveMatch } from '$core/curves/curve-match.ts';
 import { matchOf } from '$core/job/curves/by-hand.ts';
 import { matchInput } from '$core/job/curves/recurve-work.ts';
-import { figuresOf, fitOf } from '$lib/ui/curves/match-words.ts';
+import { carriedOn, figuresOf, fitOf } from '$lib/ui/curves/match-words.ts';
 import {
   along,
   CENTRE,
@@ -118,5 +118,10 @@ describe('a match in words', () => {
     const bad = { ...m, violations: ['creep' as const, 'total' as const] };
     expect(fitOf(bad)).toBe('creeps at idle, total above its limit');
     expect(figuresOf(bad, 24)).toMatch(/total 32\.5°; misses by 0\.6°$/);
+  });
+  it('gives the same figures where a curve is carried on, and no miss', () => {
+    expect(carriedOn({ startRpm: 1316, fullRpm: 2490, fullDeg: 24 }, 9.62)).toBe(
+      'initial 9.6° before, starts 1,316, all in 2,490, total 33.6°'
+    );
   });
 });

@@ -13,6 +13,9 @@ export interface LobesWork {
   count: number | null;
   out: Intervals | null;
   toleranceDeg: number | null;
+  /** standard uncertainty of one point's place among the others: its reading, less what it moves their middle */
+  uDeg: number;
+  verdict: Verdict | null;
 }
 
 /** Firing points read in firing order, in the rotor's direction; begun anew once the round is full. */
@@ -30,7 +33,11 @@ export function lobesWork(engine: Engine, r: Replayed): LobesWork {
           toleranceDeg
         })
       : null;
-  return { rows, count, out: found?.ok ? found.out : null, toleranceDeg };
+  const out = found?.ok ? found.out : null;
+  const uDeg = rows.length
+    ? Math.max(...rows.map((x) => gaugeU(gaugeOf(x.reading)))) * Math.sqrt(1 - 1 / rows.length)
+    : 0;
+  return { rows, count, out, toleranceDeg, uDeg, verdict: out && verdict(out.maxErrorDeg, uDeg, null, toleranceDeg) };
 }
 
 export function lobesFinding(w: LobesWork): string | null {

@@ -42,9 +42,10 @@ export const curvesDomain: Domain = {
     lobes: {
       headline: (state) => lobesFinding(state.work.lobes),
       open: (state) => {
-        const { out, rows, count } = state.work.lobes;
+        const { out, rows, count, verdict } = state.work.lobes;
         if (!out) return count ? `${rows.length} of ${count} firing points are read` : 'the firing order is not known';
-        return out.state === 'in' ? null : 'the sparks are not evenly spaced';
+        if (verdict?.state === 'unsure') return 'the spacing is too close to call: read the points finer';
+        return verdict?.state === 'in' ? null : 'the sparks are not evenly spaced';
       }
     },
     vacuum: {
@@ -189,8 +190,9 @@ function curveFigures(works: Works): SettledFigure[] {
         key: 'lobes',
         label: 'Sparks off their place, most',
         value: works.lobes.out.maxErrorDeg,
+        u: works.lobes.uDeg,
         kind: 'wheel',
-        verdict: works.lobes.out.state,
+        verdict: works.lobes.verdict!.state,
         calc: 'curve.interval',
         input: { toleranceDeg: works.lobes.toleranceDeg },
         output: works.lobes.out

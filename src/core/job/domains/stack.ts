@@ -1,7 +1,7 @@
 import { verdictOpen, VERDICT_WORD as WORD, asks } from './said.ts';
 import type { Domain } from './domain.ts';
 import { CLAMPED } from '../../interlocks/rules.ts';
-import { lastPatch, patchFinding, patchWork } from '../drive/patch-work.ts';
+import { centreU, lastPatch, patchFinding, patchWork } from '../drive/patch-work.ts';
 import { stackWork } from '../drive/stack-work.ts';
 import { add, type SettledFigure } from '../figures.ts';
 import type { JobState, StepView } from '../state.ts';
@@ -149,13 +149,15 @@ function stackFigures(works: Works): SettledFigure[] {
         })
       );
   }
-  const patch = lastPatch(works.patches)?.pattern;
+  const read = lastPatch(works.patches);
+  const patch = read?.pattern;
   if (patch)
     out.push(
       add({
         key: 'patch',
         label: patch.deeperMm >= 0 ? 'Contact, below the middle' : 'Contact, above the middle',
         value: Math.abs(patch.deeperMm),
+        u: centreU(read!),
         kind: 'length',
         verdict: patch.edgeContact ? 'out' : patch.state === 'centred' ? 'in' : 'unsure',
         calc: 'mesh.pattern',

@@ -1,4 +1,6 @@
 import type { LengthText } from '../words.ts';
+import { gaugeU } from '../../measure/gauge.ts';
+import { gaugeOf } from './readings.ts';
 import { meshPattern, type Pattern } from '../../drive/mesh.ts';
 import { numberOf, type Engine } from '../../sheets/engine.ts';
 import type { Reading, Replayed } from '../replay.ts';
@@ -41,6 +43,10 @@ export function patchFinding(p: Pattern, len: LengthText): string {
     ? `Contact is low: set the drive ${by} deeper.${edge}`
     : `Contact is high: raise the drive ${by}.${edge}`;
 }
+
+/** Standard uncertainty of the contact's centre: half of both ends' doubts in squares, mm. */
+export const centreU = (row: PatchRow): number =>
+  row.high ? Math.hypot(gaugeU(gaugeOf(row.low)), gaugeU(gaugeOf(row.high))) / 2 : 0;
 
 /** The newest contact of which both ends are read. */
 export const lastPatch = (rows: readonly PatchRow[]): PatchRow | null => rows.findLast((p) => p.high !== null) ?? null;

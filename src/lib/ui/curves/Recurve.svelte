@@ -13,7 +13,7 @@
   import type { TargetHand } from './target.svelte.ts';
   import Springs from '../instruments/springs/Springs.svelte';
   import type { Put } from '../instruments/springs/springs-geometry.ts';
-  import { figuresOf, fitOf } from './match-words.ts';
+  import { carriedOn, figuresOf, fitOf } from './match-words.ts';
 
   interface Props {
     engine: Engine;
@@ -96,65 +96,120 @@
   });
 </script>
 
-<div class="recurve">
-  <div>
-    <CurveChart
-      picture={pic}
-      label="Measured, limits, target and predicted curve of {engine.name}; the figures stand in the tables beside"
-      {height}
-      ontarget={(k, d) => hand.set(k, d)}
-    />
-    {#if swapped && !swapped.ok}<p class="problem" role="alert">{swapped.error.message}</p>{/if}
-    {#if swapped?.ok && swapped.out.unstableFromDeg !== null}
-      <p class="problem" role="alert">
-        From {swapped.out.unstableFromDeg.toFixed(1)}° on the weights snap out instead of moving steadily: not this
-        pair.
-      </p>
-    {/if}
-    <Springs
-      springs={stock.filter((s) => s.kind === 'spring')}
-      stops={stock.filter((s) => s.kind === 'stop')}
-      chosen={inNow}
-      onput={(p) => (put = p)}
-      byHand={put !== null}
-      ontake={ontake && judged && short.length === 0 ? () => ontake(judged) : undefined}
-    >
-      {#if judged && put}
-        <p class="judged" aria-live="polite">
-          <b class:bad={judged.violations.length > 0}>{fitOf(judged)}</b>
-          {figuresOf(judged, item(put.stop)?.deg ?? 0)}
+<div class="room">
+  <div class="recurve">
+    <div class="curve">
+      <CurveChart
+        picture={pic}
+        label="Measured, limits, target and predicted curve of {engine.name}; the figures stand in the tables beside"
+        {height}
+        ontarget={(k, d) => hand.set(k, d)}
+      />
+      {#if swapped && !swapped.ok}<p class="problem" role="alert">{swapped.error.message}</p>{/if}
+      {#if swapped?.ok && swapped.out.unstableFromDeg !== null}
+        <p class="problem" role="alert">
+          From {swapped.out.unstableFromDeg.toFixed(1)}° on the weights snap out instead of moving steadily: not this
+          pair.
         </p>
       {/if}
-      {#if short.length}
-        <p class="problem">There are not enough of {short.join(' and ')} in the tray.</p>
-      {/if}
-    </Springs>
-    <CurveFiles picture={pic} title="{engine.name} recurve" />
+      <CurveFiles picture={pic} title="{engine.name} recurve" />
+    </div>
+    <div class="search">
+      <SpringSearch
+        {input}
+        lacks={work.lacks}
+        {name}
+        count={(id) => stock.find((s) => s.id === id)?.count ?? 0}
+        onlook={(all, chosen) => {
+          looked = { all, chosen };
+          put = null;
+        }}
+        {ontake}
+        {taken}
+      />
+    </div>
+    <div class="bench">
+      <Springs
+        springs={stock.filter((s) => s.kind === 'spring')}
+        stops={stock.filter((s) => s.kind === 'stop')}
+        chosen={inNow}
+        onput={(p) => (put = p)}
+        byHand={put !== null}
+        ontake={ontake && judged && short.length === 0 ? () => ontake(judged) : undefined}
+      >
+        {#if judged && put}
+          <p class="judged" aria-live="polite">
+            <b class:bad={judged.violations.length > 0}>{fitOf(judged)}</b>
+            {figuresOf(judged, item(put.stop)?.deg ?? 0)}
+          </p>
+        {:else if put && swapped?.ok && swapped.out.extrapolatedFromDeg !== null}
+          {@const over =
+            input?.limits.totalMaxBtdc !== undefined && initial + swapped.out.fullDeg > input.limits.totalMaxBtdc}
+          <p class="judged" aria-live="polite">
+            <b class:bad={over}>{over ? 'total above its limit' : 'beyond what was measured'}</b>
+            {carriedOn(swapped.out, initial)}. Sweep on to where the advance stops, then it can be judged and taken.
+          </p>
+        {/if}
+        {#if short.length}
+          <p class="problem">There are not enough of {short.join(' and ')} in the tray.</p>
+        {/if}
+      </Springs>
+    </div>
+    <div class="why">
+      <p>
+        At every degree of advance the weights balance the springs, and their pull grows with speed squared alone, so
+        this distributor’s own measured curve tells what other springs will do without any measure of its weights.
+        Friction and a worn stop it cannot see: measure again afterwards.
+      </p>
+      <p>
+        {trust
+          ? `The last prediction for this engine missed by ${trust.rmsDeg.toFixed(1)}° rms (${trust.at.slice(0, 10)}).`
+          : 'No prediction for this engine has been measured against yet.'}
+      </p>
+    </div>
   </div>
-  <SpringSearch
-    {input}
-    lacks={work.lacks}
-    {name}
-    count={(id) => stock.find((s) => s.id === id)?.count ?? 0}
-    onlook={(all, chosen) => {
-      looked = { all, chosen };
-      put = null;
-    }}
-    {ontake}
-    {taken}
-    {trust}
-  />
 </div>
 
 <style>
+  .room {
+    container-type: inline-size;
+  }
   .recurve {
     display: grid;
-    grid-template-columns: minmax(300px, 1fr) minmax(270px, 0.72fr);
-    gap: 22px;
+    grid-template: 'chart search' 'bench why' / minmax(300px, 1fr) minmax(270px, 0.72fr);
+    gap: 12px 22px;
     align-items: start;
   }
   .recurve > :global(*) {
     min-width: 0;
+  }
+  .curve {
+    grid-area: chart;
+  }
+  .search {
+    grid-area: search;
+  }
+  .bench {
+    grid-area: bench;
+  }
+  .why {
+    grid-area: why;
+    font-size: 13.5px;
+    color: var(--ink-2);
+  }
+  .why p + p {
+    margin-top: 6px;
+  }
+  /* with room beside the chart, what is pulled stands next to what it moves */
+  @container (min-width: 900px) {
+    .recurve {
+      grid-template: 'chart search' auto 'chart bench' auto 'why bench' 1fr / minmax(300px, 1fr) minmax(270px, 0.72fr);
+    }
+  }
+  @container (max-width: 600px) {
+    .recurve {
+      grid-template: 'chart' 'search' 'bench' 'why' / minmax(0, 1fr);
+    }
   }
   .judged {
     margin: 0;
@@ -166,10 +221,5 @@
   .problem {
     color: var(--out);
     font-weight: 600;
-  }
-  @media (max-width: 760px) {
-    .recurve {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

@@ -16,10 +16,8 @@
     onlook: (all: Match[], chosen: number) => void;
     ontake?: ((m: Match) => void) | undefined;
     taken?: string | undefined;
-    /** what the last predictions for this engine were worth */
-    trust: { rmsDeg: number; at: string } | null;
   }
-  let { input, lacks, name, count, onlook, ontake, taken, trust }: Props = $props();
+  let { input, lacks, name, count, onlook, ontake, taken }: Props = $props();
 
   const matcher = new Matcher();
   let chosen = $state(0);
@@ -97,16 +95,6 @@
       {/each}
     </ol>
   {/if}
-  <p class="why">
-    At every degree of advance the weights balance the springs, and their pull grows with speed squared alone, so this
-    distributor’s own measured curve tells what other springs will do without any measure of its weights. Friction and a
-    worn stop it cannot see: measure again afterwards.
-  </p>
-  <p class="why">
-    {trust
-      ? `The last prediction for this engine missed by ${trust.rmsDeg.toFixed(1)}° rms (${trust.at.slice(0, 10)}).`
-      : 'No prediction for this engine has been measured against yet.'}
-  </p>
 </section>
 
 <style>
@@ -166,10 +154,5 @@
   .problem {
     color: var(--out);
     font-weight: 600;
-  }
-  .why {
-    font-size: 13.5px;
-    color: var(--ink-2);
-    margin: 6px 0;
   }
 </style>

@@ -1,4 +1,5 @@
 import type { Match, Violation } from '$core/curves/curve-match.ts';
+import type { SwappedCurve } from '$core/curves/swap-springs.ts';
 import { formatSpeed } from '$core/units/format.ts';
 
 const VIOLATES: Record<Violation, string> = {
@@ -13,11 +14,18 @@ export const fitOf = (m: Match): string =>
 
 /** Initial setting, start, full advance and total; and the miss, where something worse is said first. */
 export function figuresOf(m: Match, stopDeg: number): string {
-  const figures = [
-    `initial ${m.initialBtdc}° before`,
-    `starts ${formatSpeed(m.startRpm)}`,
-    `all in ${formatSpeed(m.fullRpm)}`,
-    `total ${(m.initialBtdc + stopDeg).toFixed(1)}°`
-  ].join(', ');
+  const figures = line(`${m.initialBtdc}`, m.startRpm, m.fullRpm, m.initialBtdc + stopDeg);
   return m.violations.length ? `${figures}; misses by ${m.misfitDeg.toFixed(1)}°` : figures;
 }
+
+/** The same for a stop beyond what was measured, which the search leaves out: the curve is carried on, and not judged. */
+export const carriedOn = (c: Pick<SwappedCurve, 'startRpm' | 'fullRpm' | 'fullDeg'>, initialBtdc: number): string =>
+  line(initialBtdc.toFixed(1), c.startRpm, c.fullRpm, initialBtdc + c.fullDeg);
+
+const line = (initial: string, start: number, full: number, total: number): string =>
+  [
+    `initial ${initial}° before`,
+    `starts ${formatSpeed(start)}`,
+    `all in ${formatSpeed(full)}`,
+    `total ${total.toFixed(1)}°`
+  ].join(', ');

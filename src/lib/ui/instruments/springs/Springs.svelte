@@ -90,7 +90,7 @@
       <circle cx="120" cy="104" r="13" class="weight" />
       {#each places as what (what)}
         {@const s = spring(now[what])}
-        {@const y = what === 'a' ? 82 : 134}
+        {@const y = what === 'a' ? 83 : 129}
         {@const drawn = coil(76, y, s?.rateNPerMm ?? 1)}
         <g
           class="grip"
@@ -140,7 +140,6 @@
           >{#each short as s (s.id)}<option value={s.id}>{s.name}, {s.deg}°</option>{/each}</select
         ></label
       >
-      <p>Pull a spring to the right for a stiffer one of the tray, the stop along its slot; arrow keys do the same.</p>
       {@render children?.()}
       {#if byHand}
         <div class="hand">
@@ -148,6 +147,7 @@
           <button class="link" onclick={() => onput(null)}>back to the search’s pick</button>
         </div>
       {/if}
+      <p>Pull a spring to the right for a stiffer one of the tray, the stop along its slot; arrow keys do the same.</p>
     </div>
   </div>
 {/if}
@@ -157,7 +157,7 @@
     display: flex;
     flex-wrap: wrap;
     gap: 8px 20px;
-    align-items: center;
+    align-items: start;
   }
   svg {
     width: 220px;
@@ -184,8 +184,7 @@
     fill: var(--sheet);
     fill-opacity: 0.01;
   }
-  .grip:hover .hit,
-  .grip:focus-visible .hit {
+  .grip:hover .hit {
     stroke: var(--target);
     stroke-width: 1.4;
     stroke-dasharray: 3 3;

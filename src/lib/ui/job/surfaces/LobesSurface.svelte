@@ -1,8 +1,10 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
+  import { plusMinus } from '$core/job/words.ts';
   import { listOf } from '$core/sheets/engine.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import LobeCircle from '../../curves/LobeCircle.svelte';
+  import Verdict from '../../primitives/Verdict.svelte';
   import ReadingText from '../ReadingText.svelte';
   import type { JobSession } from '../session.svelte.ts';
 
@@ -52,7 +54,12 @@
         <dt>of the error it explains</dt>
         <dd>{(100 * w.out.explained).toFixed(0)} %</dd>
         <dt>Furthest off its place</dt>
-        <dd>{w.out.maxErrorDeg.toFixed(2)}° of ± {w.toleranceDeg}°</dd>
+        <dd>
+          {w.out.maxErrorDeg.toFixed(2)}
+          {plusMinus(w.uDeg)}° {#if w.verdict}<Verdict state={w.verdict.state} size={13} />{/if}
+        </dd>
+        <dt>Most the data sheet allows</dt>
+        <dd>{w.toleranceDeg}°</dd>
       </dl>
       <p class="note">
         A bent shaft or worn bush pushes the errors round like a wave once a turn; what the wave does not explain is
