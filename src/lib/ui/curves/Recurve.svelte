@@ -112,7 +112,6 @@
           pair.
         </p>
       {/if}
-      <CurveFiles picture={pic} title="{engine.name} recurve" />
     </div>
     <div class="search">
       <SpringSearch
@@ -156,6 +155,7 @@
       </Springs>
     </div>
     <div class="why">
+      <CurveFiles picture={pic} title="{engine.name} recurve" />
       <p>
         At every degree of advance the weights balance the springs, and their pull grows with speed squared alone, so
         this distributor’s own measured curve tells what other springs will do without any measure of its weights.
@@ -176,7 +176,7 @@
   }
   .recurve {
     display: grid;
-    grid-template: 'chart search' 'bench why' / minmax(300px, 1fr) minmax(270px, 0.72fr);
+    grid-template: 'curve search' auto 'bench search' auto 'why search' 1fr / minmax(300px, 1fr) minmax(270px, 0.72fr);
     gap: 12px 22px;
     align-items: start;
   }
@@ -184,7 +184,7 @@
     min-width: 0;
   }
   .curve {
-    grid-area: chart;
+    grid-area: curve;
   }
   .search {
     grid-area: search;
@@ -197,18 +197,18 @@
     font-size: 13.5px;
     color: var(--ink-2);
   }
-  .why p + p {
-    margin-top: 6px;
+  .why p {
+    margin: 6px 0;
   }
   /* with room beside the chart, what is pulled stands next to what it moves */
   @container (min-width: 900px) {
     .recurve {
-      grid-template: 'chart search' auto 'chart bench' auto 'why bench' 1fr / minmax(300px, 1fr) minmax(270px, 0.72fr);
+      grid-template: 'curve search' auto 'curve bench' auto 'why bench' 1fr / minmax(300px, 1fr) minmax(270px, 0.72fr);
     }
   }
   @container (max-width: 600px) {
     .recurve {
-      grid-template: 'chart' 'search' 'bench' 'why' / minmax(0, 1fr);
+      grid-template: 'curve' 'search' 'bench' 'why' / minmax(0, 1fr);
     }
   }
   .judged {

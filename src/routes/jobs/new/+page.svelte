@@ -73,6 +73,7 @@
     gap: 12px;
     align-items: center;
     min-height: 56px;
+    padding: 6px 0;
     border-bottom: 1px solid var(--hair);
   }
   .choice input {

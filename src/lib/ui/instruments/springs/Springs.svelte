@@ -77,7 +77,7 @@
 {#if now}
   <div class="bench">
     <svg
-      viewBox="0 0 240 204"
+      viewBox="24 4 192 196"
       role="group"
       aria-label="Advance mechanism with springs {spring(now.a)?.name} and {spring(now.b)?.name} and {stop?.name}"
     >
@@ -103,7 +103,7 @@
           aria-valuetext={says(s)}
           {...grip(what)}
         >
-          <rect x="70" y={y - 19} width="98" height="26" rx="4" class="hit" />
+          <rect x="70" y={y - 22} width="98" height="32" rx="4" class="hit" />
           <path d={drawn.path} class="coil" style="stroke-width: {drawn.thick}" />
         </g>
       {/each}
@@ -140,6 +140,8 @@
           >{#each short as s (s.id)}<option value={s.id}>{s.name}, {s.deg}°</option>{/each}</select
         ></label
       >
+    </div>
+    <div class="says">
       {@render children?.()}
       {#if byHand}
         <div class="hand">
@@ -154,14 +156,15 @@
 
 <style>
   .bench {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px 20px;
-    align-items: start;
+    display: grid;
+    grid-template: 'drawing slots' auto 'says says' auto / minmax(150px, 0.9fr) minmax(160px, 1fr);
+    gap: 6px 16px;
+    align-items: center;
   }
   svg {
-    width: 220px;
-    flex: none;
+    grid-area: drawing;
+    width: 100%;
+    max-width: 220px;
   }
   .plate {
     fill: none;
@@ -202,18 +205,24 @@
     fill: var(--target);
   }
   .slots {
+    grid-area: slots;
+    display: grid;
+    gap: 4px;
+  }
+  .says {
+    grid-area: says;
     display: grid;
     gap: 6px;
-    flex: 1;
-    min-width: 220px;
   }
   label {
-    display: grid;
-    grid-template-columns: 70px 1fr;
-    align-items: center;
-    gap: 8px;
-    font-size: 14px;
+    display: block;
+    font-size: 13px;
     color: var(--ink-2);
+  }
+  select {
+    display: block;
+    width: 100%;
+    padding-inline: 8px;
   }
   p {
     margin: 0;
