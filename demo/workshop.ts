@@ -171,7 +171,7 @@ export const engines: DemoEngine[] = [
       shaftMetal: ['steel'],
       hotC: ['90', 'C'],
       gearHand: ['left'],
-      gearModuleMm: ['2.5', 'mm'],
+      gearModuleMm: ['2.5', 'module'],
       gearPitchMm: ['38.4', 'mm'],
       gearBoreMm: ['12.7', 'mm'],
       gearOutsideMm: ['43.2', 'mm'],

@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import { wrap360 } from '../angles.ts';
 import { fail } from '../errors/catalogue.ts';
 import { ok, type Result } from '../errors/result.ts';
-import { toBase, unitSize, unitsOf, type Quantity, type Unit } from '../units/units.ts';
+import { stepToBase, toBase, unitSize, unitsOf, type Quantity, type Unit } from '../units/units.ts';
 import type { readingParseInput } from './schemas.ts';
 
 export interface ParsedReading {
@@ -48,7 +48,10 @@ const UNIT_WORDS: Record<string, Unit> = {
   '°c': 'C',
   f: 'F',
   '°f': 'F',
-  count: 'count'
+  count: 'count',
+  module: 'module',
+  mod: 'module',
+  dp: 'DP'
 };
 
 const EXPECTED: Record<Quantity, string> = {
@@ -61,7 +64,8 @@ const EXPECTED: Record<Quantity, string> = {
   speed: 'a speed such as 950 rpm, without a thousands comma',
   mass: 'a mass such as 12 g',
   temperature: 'a temperature such as 90C',
-  count: 'a whole number'
+  count: 'a whole number',
+  pitch: 'a pitch such as 2.5 module or 10 DP'
 };
 
 /**
@@ -100,7 +104,7 @@ function plain(text: string, i: Input): Result<ParsedReading> {
   if (i.quantity === 'count' && n.decimals > 0) return bad(i);
   const signed = m[1] === '' || m[1] === '+' ? n.value : -n.value;
   const value = toBase(signed, unit);
-  return finish(i.quantity === 'bearing' ? wrap360(value) : value, n.step * unitSize[unit], unit, i);
+  return finish(i.quantity === 'bearing' ? wrap360(value) : value, stepToBase(n.step, n.value, unit), unit, i);
 }
 
 function dial(text: string, i: Input): Result<ParsedReading> | null {
@@ -156,6 +160,8 @@ function resolveUnit(word: string, i: Input): Unit | Result<never> {
   const key = word.replace(/\s+/g, '').replace(/[\u22c5\u2022]/g, '·');
   const unit = Object.hasOwn(UNIT_WORDS, key) ? UNIT_WORDS[key] : undefined;
   if (unit === undefined) return bad(i);
+  // a module is often called by its millimetres
+  if (i.quantity === 'pitch' && unit === 'mm') return 'module';
   const allowed = unitsOf[i.quantity] as readonly Unit[];
   if (!allowed.includes(unit))
     return fail('wrong-unit', 'text', { unit: unit, quantity: i.quantity, expected: allowed.join(', ') });

@@ -99,7 +99,10 @@ export const driveFields: Field[] = [
     example: '85 C'
   },
   choice('Gears', 'gearHand', 'Drive gear, hand', hands),
-  length('Gears', 'gearModuleMm', 'Drive gear, module', '2.5 mm'),
+  length('Gears', 'gearModuleMm', 'Drive gear, module or diametral pitch', '2.5 module, or 10 DP', {
+    quantity: 'pitch',
+    max: 50
+  }),
   length('Gears', 'gearPitchMm', 'Drive gear, pitch diameter', '31 mm'),
   length('Gears', 'gearBoreMm', 'Drive gear, bore', '14 mm'),
   length('Gears', 'gearOutsideMm', 'Drive gear, outside diameter', '36 mm'),

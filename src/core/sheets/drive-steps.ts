@@ -213,7 +213,7 @@ export const compareGears = (u: Use): Step =>
     sets: ['unit-compared', 'gear-material-ok'],
     slots: [
       { slot: 'new-teeth', label: 'new gear, teeth', quantity: 'count', gauge: 'eye' },
-      { slot: 'new-module', label: 'new gear, module', quantity: 'length', gauge: 'micrometer' },
+      { slot: 'new-module', label: 'new gear, module or DP', quantity: 'pitch', gauge: 'eye' },
       { slot: 'new-bore', label: 'new gear, bore', quantity: 'length', gauge: 'micrometer' },
       { slot: 'new-outside', label: 'new gear, outside diameter', quantity: 'length', gauge: 'micrometer' }
     ],

@@ -9,13 +9,15 @@ export const unitsOf = {
   speed: ['rpm'],
   mass: ['g'],
   temperature: ['C', 'F'],
-  count: ['count']
+  count: ['count'],
+  /** of gear teeth: the module in mm, or teeth per inch of pitch diameter */
+  pitch: ['module', 'DP']
 } as const;
 
 export type Quantity = keyof typeof unitsOf;
 export type Unit = (typeof unitsOf)[Quantity][number];
 
-/** Size of one unit in the base unit of its quantity. Fahrenheit also has a zero offset: see `toBase`. */
+/** Size of one unit in the base unit of its quantity. Fahrenheit also has a zero offset, a diametral pitch is the inverse: see `toBase`. */
 export const unitSize: Record<Unit, number> = {
   mm: 1,
   in: 25.4,
@@ -30,7 +32,9 @@ export const unitSize: Record<Unit, number> = {
   g: 1,
   C: 1,
   F: 5 / 9,
-  count: 1
+  count: 1,
+  module: 1,
+  DP: 25.4
 };
 
 /** How a unit is written after a figure. */
@@ -48,7 +52,9 @@ export const unitSign: Record<Unit, string> = {
   g: ' g',
   C: ' °C',
   F: ' °F',
-  count: ''
+  count: '',
+  module: ' module',
+  DP: ' DP'
 };
 
 export const isQuantity = (q: string): q is Quantity => Object.hasOwn(unitsOf, q);
@@ -56,10 +62,16 @@ export const baseUnit = (q: Quantity): Unit => unitsOf[q][0];
 
 /** A figure in `unit` expressed in the base unit. */
 export function toBase(value: number, unit: Unit): number {
+  if (unit === 'DP') return unitSize.DP / value;
   return unit === 'F' ? ((value - 32) * 5) / 9 : value * unitSize[unit];
 }
 
 /** A base figure expressed in `unit`. */
 export function fromBase(value: number, unit: Unit): number {
+  if (unit === 'DP') return unitSize.DP / value;
   return unit === 'F' ? (value * 9) / 5 + 32 : value / unitSize[unit];
 }
+
+/** A small step of `unit`, taken at a figure in that unit, in the base unit. */
+export const stepToBase = (step: number, at: number, unit: Unit): number =>
+  unit === 'DP' ? (unitSize.DP * step) / at ** 2 : step * unitSize[unit];

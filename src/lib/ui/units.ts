@@ -16,6 +16,7 @@ export const unitFor = (prefs: Prefs, quantity: Quantity): Unit =>
 
 /** Decimals that show a step of `resolution` in a unit. */
 export function decimalsOf(resolution: number, unit: Unit): number {
+  if (unit === 'DP') return 1;
   const step = fromBase(resolution, unit) - fromBase(0, unit);
   return step > 0 ? Math.min(4, Math.max(0, Math.ceil(-Math.log10(step) - 1e-9))) : 2;
 }

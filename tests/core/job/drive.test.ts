@@ -233,6 +233,14 @@ describe('gears, contact, rings, marks, leads', () => {
     job.say({ kind: 'choose', school: 'new-hand', option: 'right' });
     expect(notSettled(job.state, job.view('compare'))).toBeNull();
   });
+  it('compares a module with a diametral pitch: one per cent apart is another gear', () => {
+    const job = new PlayedJob(engineWith({ ...DRIVE, gearModuleMm: '2.54' }), 'regear');
+    const row = () => job.state.work.gears.rows.find((r) => r.label === 'Module')!;
+    job.read('compare', 'new-module', '10 dp');
+    expect(row()).toEqual({ label: 'Module', old: '2.54 (10 DP)', fresh: '2.54 (10 DP)', state: 'same' });
+    job.read('compare', 'new-module', '2.5');
+    expect(row()).toMatchObject({ fresh: '2.5 (10.2 DP)', state: 'differs' });
+  });
   it('tells what half a turn of an odd gear does to rotor against teeth', () => {
     const job = new PlayedJob(engineWith(DRIVE), 'regear');
     job.read('turned', 'gear-turned', '180');

@@ -29,7 +29,11 @@ describe('what is typed at the bench', () => {
     ['720', 'bearing', 0],
     ['24 N·m', 'torque', 24],
     ['194F', 'temperature', 90],
-    ['0', 'timing', 0]
+    ['0', 'timing', 0],
+    ['2.5', 'pitch', 2.5],
+    ['2,5 mm', 'pitch', 2.5],
+    ['2.5 mod', 'pitch', 2.5],
+    ['10 DP', 'pitch', 2.54]
   ] as const)('"%s" as a %s', (text, quantity, want) => {
     expect(value(text, quantity)).toBeCloseTo(want as number, 9);
   });
@@ -38,6 +42,13 @@ describe('what is typed at the bench', () => {
     expect(value('2r40', 'length', 'mm', 0.5)).toBeCloseTo(1.4);
     expect(value('2r 0.40', 'length', 'mm', 1)).toBeCloseTo(2.4);
     expect(value('2r40', 'length')).toBe('needs-per-rev');
+  });
+
+  it('knows how finely a diametral pitch was read, as a module', () => {
+    const r = read('10.0 dp', 'pitch');
+    // a tenth of DP at ten is a hundredth of the module
+    expect(r.ok && r.out.resolution).toBeCloseTo(0.0254, 9);
+    expect(r.ok && r.out.unit).toBe('DP');
   });
 
   it.each([
@@ -59,6 +70,8 @@ describe('what is typed at the bench', () => {
     ['5:75', 'bearing', 'out-of-range'],
     ['3/0', 'length', 'out-of-range'],
     ['12 kPa', 'torque', 'wrong-unit'],
+    ['10 thou', 'pitch', 'wrong-unit'],
+    ['0 dp', 'pitch', 'bad-reading'],
     ['9'.repeat(400).slice(0, 200) + '9'.repeat(200), 'length', 'bad-reading']
   ] as const)('"%s" as a %s is %s', (text, quantity, code) => {
     expect(value(text, quantity)).toBe(code);

@@ -22,6 +22,9 @@ describe('a value of the data sheet as it is printed', () => {
     ['strokeMm', '92', 'mm', '92 mm'],
     ['strokeMm', '4 1/8', 'in', '4 1/8 in'],
     ['strokeMm', '92 mm', 'mm', '92 mm'],
+    ['gearModuleMm', '2.5', 'module', '2.5 module'],
+    ['gearModuleMm', '10', 'DP', '10 DP'],
+    ['gearModuleMm', '10 DP', 'module', '10 DP'],
     ['ratio', '0,5', null, '0,5']
   ])('%s of %s', (name, given, unit, want) => {
     expect(shown(name, given, unit)).toBe(want);

@@ -20,6 +20,8 @@ describe('figures for whoever reads them', () => {
     expect(understood({ value: 1.05, resolution: 0.01, unit: 'mm' }, 'length', defaultPrefs)).toBe('1.05 mm');
     expect(understood({ value: -3, resolution: 1, unit: 'deg' }, 'timing', defaultPrefs)).toBe('3° after');
     expect(understood({ value: 170, resolution: 0.5, unit: 'clock' }, 'bearing', defaultPrefs)).toBe('170.0°');
+    expect(understood({ value: 2.54, resolution: 0.0254, unit: 'DP' }, 'pitch', defaultPrefs)).toBe('10.0 DP');
+    expect(understood({ value: 2.5, resolution: 0.1, unit: 'module' }, 'pitch', inch)).toBe('2.5 module');
   });
 
   it('means the chosen unit when none is typed', () => {

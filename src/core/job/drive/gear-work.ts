@@ -99,8 +99,9 @@ interface Gear {
 
 function rowsOf(old: Gear, now: Gear, cam?: string, material?: string): GearRow[] {
   const mm = (x: number | undefined) => (x === undefined ? null : { mm: x });
-  // a module is a number of millimetres whoever reads it
-  const module = (x: number | undefined) => (x === undefined ? null : `${Number(x.toFixed(3))} mm`);
+  // one and the same pitch under both of its names, whichever the gear's maker uses
+  const module = (x: number | undefined) =>
+    x === undefined ? null : `${Number(x.toFixed(2))} (${Number((25.4 / x).toFixed(1))} DP)`;
   const hand = (h: Hand | undefined) => (h === undefined ? null : `${h}-hand`);
   const row = (label: string, a: GearFigure | null, b: GearFigure | null, differs: boolean): GearRow => ({
     label,
