@@ -299,6 +299,22 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
     await expect(matches.first()).toContainText(want[0]!.springs.join(' + '));
   });
 
+  await test.step('a spring pulled on the drawing is another of the tray, with its curve at once, and lets go again', async () => {
+    const spring = page.getByRole('slider', { name: 'Spring B on the drawing' });
+    await spring.scrollIntoViewIfNeeded();
+    await expect(spring).toHaveAttribute('aria-valuetext', 'S-14, 1.30 N/mm');
+    const box = (await spring.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 3, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width, box.y + box.height / 2, { steps: 6 });
+    await page.mouse.up();
+    await expect(spring).not.toHaveAttribute('aria-valuetext', /S-14/);
+    const name = (await spring.getAttribute('aria-valuetext'))!.split(',')[0]!;
+    await expect(page.getByText(`predicted: S-03 + ${name}, stop 10`)).toBeVisible();
+    await page.getByRole('button', { name: 'back to the search’s pick' }).click();
+    await expect(page.getByText('predicted: S-03 + S-14, stop 10')).toBeVisible();
+  });
+
   await test.step('taken from the tray, written on the job', async () => {
     await matches.first().getByRole('button', { name: 'Take them T' }).click();
     const curve = journey('curve.swapSprings').out as { startRpm: number; fullRpm: number };
