@@ -1,0 +1,310 @@
+// @vitest-environment jsdom
+import { tick, type Component } from 'svelte';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
+import ReadingLineField from '$lib/ui/job/ReadingLine.svelte';
+import Spine from '$lib/ui/job/Spine.svelte';
+import StatePanel from '$lib/ui/job/StatePanel.svelte';
+import WorkSurface from '$lib/ui/job/WorkSurface.svelte';
+import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
+import { DRIVE, measured, packed, planned } from '../support/drive-jobs.ts';
+import { away, press, screen, withGeometry } from './support.ts';
+
+/** One step of a job as the technician has it: what holds it, what it asks, what it says, what the line takes. */
+beforeEach(() => {
+  away();
+  withGeometry();
+  Object.assign(Element.prototype, { scrollIntoView: () => {}, hasPointerCapture: () => true });
+});
+afterEach(cleanup);
+
+const PREFS = { theme: 'light', length: 'mm', view: 'front' } as const;
+const plain = (e: Element) => e.textContent!.replace(/\s+/g, ' ').trim();
+const button = (page: Element, name: RegExp) => {
+  const all = [...page.querySelectorAll('button')];
+  const one = all.find((b) => name.test(plain(b)));
+  if (!one) throw new Error(`no button ${name}; there are ${all.map(plain).join(' | ')}`);
+  return one;
+};
+
+async function work(job: PlayedJob, step: string | null) {
+  const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log] });
+  if (step) on.at(step);
+  const told = { done: vi.fn(), ask: vi.fn(), undo: vi.fn() };
+  const { container: page } = render(WorkSurface as Component<Record<string, unknown>>, {
+    session: on.session,
+    view: on.view,
+    line: on.line,
+    prefs: PREFS,
+    ondone: told.done,
+    onask: told.ask,
+    onundo: told.undo
+  });
+  await waitFor(() => expect(page.querySelector('.surface')!.textContent).not.toContain('Loading …'));
+  return { ...on, page, told, text: () => plain(page) };
+}
+
+describe('a step in view', () => {
+  it('says its phase, its finding as a headline and why it is done; cautions run in, with whom they defer to', async () => {
+    const on = await work(new PlayedJob(engineWith(SHEET)), 'safe');
+    expect(on.page.querySelector('.phase')!.textContent).toContain('·');
+    expect(on.page.querySelector('h1')!.textContent!.length).toBeGreaterThan(10);
+    expect(on.text()).toMatch(/Defers to [a-z]/);
+  });
+  it('that is held says what must come first, and leads there', async () => {
+    const on = await work(measured(), 'seal');
+    expect(on.text()).toContain('Held. First:');
+    const to = button(on.page, /^to “/);
+    await fireEvent.click(to);
+    expect(on.view.selected.step.id).not.toBe('seal');
+  });
+  it('held by what can be said so is freed by saying it, and the log keeps who did', async () => {
+    const on = await work(new PlayedJob(engineWith(SHEET)), 'tdc');
+    const held = on.view.selected.missing.length;
+    expect(held).toBeGreaterThan(0);
+    await fireEvent.click(button(on.page, /^it is so:/));
+    expect(on.view.selected.missing.length).toBe(held - 1);
+    expect(on.session.all.at(-1)).toMatchObject({ kind: 'say', on: true, by: { name: 'Ines Farrow' } });
+  });
+  it('never offers to go on with the gauging washer in, but does where only judgement is asked', async () => {
+    const hard = await work(measured(), 'seal');
+    const offers = [...hard.page.querySelectorAll('button')].map(plain).filter((t) => t.startsWith('Go on without'));
+    expect(offers.join()).not.toContain('washer');
+    cleanup();
+    const soft = await work(new PlayedJob(engineWith(SHEET)), 'tdc');
+    await fireEvent.click(button(soft.page, /^Go on without plugs out, and say why/));
+    expect(soft.told.ask).toHaveBeenCalledWith({
+      for: 'override',
+      step: soft.view.selected.step,
+      flags: ['plugs-out']
+    });
+  });
+  it('asks for what the data sheet lacks where it is needed', async () => {
+    const { gearFaceMm: _, ...less } = DRIVE;
+    const on = await work(new PlayedJob(engineWith(less), 'regear'), 'contact');
+    await waitFor(() => expect(on.text()).toContain('Drive gear, width of its teeth'));
+    expect(on.page.querySelector('svg[role=group]')).toBeNull();
+  });
+  it('shows a refusal on the page with a way out, and it goes when it is understood', async () => {
+    const on = await work(new PlayedJob(engineWith(SHEET), 'pedestal'), 'washer');
+    on.session.say({ kind: 'done', step: 'washer' });
+    await tick();
+    const alert = on.page.querySelector('[role=alert]')!;
+    expect(plain(alert).length).toBeGreaterThan(20);
+    await fireEvent.click(button(on.page, /^Understood/));
+    expect(on.page.querySelector('[role=alert]')).toBeNull();
+  });
+  it('is opened again after it was done, and says who did it', async () => {
+    const on = await work(packed(), 'packing');
+    expect(on.page.querySelector('.phase')!.textContent).toContain('done by Ines Farrow');
+    expect([...on.page.querySelectorAll('button')].map(plain)).not.toContain('Done D');
+    await fireEvent.click(button(on.page, /^Open again/));
+    expect(on.view.selected.state).not.toBe('done');
+  });
+  it('says when the server does not answer, and that nothing typed is lost', async () => {
+    const on = await work(new PlayedJob(engineWith(SHEET)), 'safe');
+    on.session.outbox.wake();
+    on.session.say({ kind: 'remark', step: 'safe', text: 'starter disconnected' });
+    await waitFor(() => expect(on.text()).toContain('The server or its database does not answer.'));
+    expect(on.text()).toContain('stays here as unsent');
+    expect(on.text()).toContain('“starter disconnected”');
+    on.session.outbox.sleep();
+  });
+  it('asks a plain question where the way parts, and follows the answer', async () => {
+    const job = planned().done('tooth-plan', 'lead', 'in');
+    const on = await work(job, 'drop');
+    const question = on.page.querySelector('.question');
+    expect(question).not.toBeNull();
+    await fireEvent.click(question!.querySelector('button')!);
+    expect(on.page.querySelector('.question')).toBeNull();
+    expect(on.session.all.at(-1)).toMatchObject({ kind: 'fact', value: true });
+  });
+  it('takes keys and buttons to the same place', async () => {
+    const on = await work(measured(), 'packing');
+    await fireEvent.click(button(on.page, /^Skip/));
+    expect(on.told.ask).toHaveBeenLastCalledWith(expect.objectContaining({ for: 'skip' }));
+    await fireEvent.click(button(on.page, /^Remark/));
+    expect(on.told.ask).toHaveBeenLastCalledWith(expect.objectContaining({ for: 'remark' }));
+    await fireEvent.click(button(on.page, /^Done/));
+    expect(on.told.done).toHaveBeenCalledOnce();
+  });
+});
+
+describe('where technicians differ', () => {
+  it('the ways stand with what each gives and costs; the choice is on the job, and the finding follows', async () => {
+    const on = await work(measured(), 'packing');
+    const school = () => on.page.querySelector('.school')!;
+    await waitFor(() => expect(school()).not.toBeNull());
+    expect(plain(school())).toContain('proposed: ');
+    const loose = [...school().querySelectorAll('button')].find((b) => plain(b).startsWith('the loose end'))!;
+    await fireEvent.click(loose);
+    expect(loose.getAttribute('aria-pressed')).toBe('true');
+    expect(plain(school())).toContain('chosen on this job');
+  });
+});
+
+describe('the run sheet at the side', () => {
+  async function side(job: PlayedJob, selected: string) {
+    const onselect = vi.fn();
+    const { steps, current } = job.state;
+    const { container: page } = render(Spine, { steps, current, selected, note: () => '', onselect });
+    await tick();
+    const phases = () => [...page.querySelectorAll('h2 button')];
+    return { page, onselect, phases };
+  }
+  it('folds phases that are not at hand to a line with their count, and opens them on a press', async () => {
+    const on = await side(packed(), 'depth');
+    const [first] = on.phases();
+    expect(first!.getAttribute('aria-expanded')).toBe('false');
+    expect(plain(first!)).toMatch(/(\d+) of \1$/);
+    const before = on.page.querySelectorAll('li').length;
+    await fireEvent.click(first!);
+    expect(on.page.querySelectorAll('li').length).toBeGreaterThan(before);
+  });
+  it('says in words what each step is, not only by its sign', async () => {
+    const on = await side(measured(), 'packing');
+    const now = on.page.querySelector('[aria-current=step]')!;
+    expect(plain(now)).toContain('open');
+    const done = [...on.page.querySelectorAll('li.done button')];
+    expect(done.length).toBeGreaterThan(0);
+    for (const d of done) expect(plain(d)).toContain(', done');
+    await fireEvent.click(done[0]!);
+    expect(on.onselect).toHaveBeenCalledOnce();
+  });
+  it('says by what a step is held', async () => {
+    const job = planned();
+    const on = await side(job, job.current!);
+    const held = on.page.querySelector('li.blocked .hint');
+    expect(plain(held!)).toMatch(/^held: /);
+  });
+});
+
+describe('where the engine is', () => {
+  function panel(job: PlayedJob, step?: string) {
+    const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log] });
+    if (step) on.at(step);
+    const onview = vi.fn();
+    const { container: page } = render(StatePanel, { session: on.session, view: on.view, prefs: PREFS, onview });
+    return { ...on, page, onview, dial: page.querySelector('[role=slider]')! };
+  }
+  it('says that the crank is not placed, and the dial stands still until it is', async () => {
+    const on = panel(new PlayedJob(engineWith(SHEET)));
+    expect(plain(on.page)).toContain('crank not placed');
+    expect(on.dial.getAttribute('aria-disabled')).toBe('true');
+    await press(on.dial, 'ArrowRight');
+    expect(on.session.all).toEqual([]);
+  });
+  it('turns the crank on the dial by keys, a degree or ten, and logs it when the hand lets go', async () => {
+    const on = panel(new PlayedJob(engineWith(SHEET)).toStroke(), 'ref');
+    const from = Number(on.dial.getAttribute('aria-valuenow'));
+    await press(on.dial, 'ArrowRight', { shiftKey: true });
+    await press(on.dial, 'ArrowRight');
+    expect(on.session.all.filter((e) => e.kind === 'crank' && e.seq === 0)).toEqual([]);
+    await press(on.dial, 'Enter');
+    const said = on.session.all.at(-1)!;
+    expect(said).toMatchObject({ kind: 'crank', move: 'forward' });
+    expect((said as { crankDeg: number }).crankDeg).toBeCloseTo((from + 11) % 720, 6);
+    expect(plain(on.page)).toContain('as turned on the dial');
+  });
+  it('lets go of a turn with Escape: the crank is where it was', async () => {
+    const on = panel(new PlayedJob(engineWith(SHEET)).toStroke(), 'ref');
+    const said = on.session.all.length;
+    const from = on.dial.getAttribute('aria-valuenow');
+    await press(on.dial, 'ArrowLeft', { shiftKey: true });
+    await press(on.dial, 'Escape');
+    await press(on.dial, 'Enter');
+    expect(on.session.all.length).toBe(said);
+    expect(on.dial.getAttribute('aria-valuenow')).toBe(from);
+  });
+  it('warns while the washer is in, and says what to do if it happened', async () => {
+    const on = panel(measured());
+    const flags = [...on.page.querySelectorAll('.flag')].map(plain);
+    expect(flags.some((f) => f.includes('Gauging washer in'))).toBe(true);
+    expect(flags.every((f) => f.includes('If it happened:'))).toBe(true);
+  });
+  it('asks from which end one looks only when it matters which way to turn', async () => {
+    const on = panel(new PlayedJob(engineWith(SHEET)).toStroke(), 'ref');
+    await fireEvent.click(on.page.querySelector('input[value=rear]')!);
+    expect(on.onview).toHaveBeenCalledWith('rear');
+  });
+  it('lists what was settled with its doubt and verdict', async () => {
+    const on = panel(packed());
+    expect(plain(on.page)).toContain('0.165 ± 0.025 mm');
+    expect(plain(on.page)).toContain('± is two standard uncertainties.');
+  });
+});
+
+describe('the line at the foot', () => {
+  function foot(job: PlayedJob, step: string) {
+    const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log] });
+    on.at(step);
+    const onlogged = vi.fn();
+    const { container: page } = render(ReadingLineField, {
+      line: on.line,
+      session: on.session,
+      stepTitle: 'True TDC',
+      field: undefined,
+      onlogged
+    });
+    const field = page.querySelector('input')!;
+    const means = () => plain(page.querySelector('#meaning')!);
+    const type = async (text: string) => {
+      await fireEvent.input(field, { target: { value: text } });
+    };
+    return { ...on, page, field, means, typed: type, onlogged };
+  }
+  const tdc = () => new PlayedJob(engineWith(SHEET), 'verify-marks');
+
+  it('asks for the next figure, says what it understood, and takes it on Enter', async () => {
+    const on = foot(tdc(), 'tdc');
+    expect(on.means()).toContain('down from the top');
+    await on.typed('70.9 thou');
+    expect(on.means()).toContain('70.9 thou (1.801 mm)');
+    await press(on.field, 'Enter');
+    expect(on.onlogged).toHaveBeenCalledOnce();
+    expect(on.readings()).toHaveLength(1);
+    expect(on.field.value).toBe('');
+  });
+  it('keeps what it cannot read, with the reason', async () => {
+    const on = foot(tdc(), 'tdc');
+    await on.typed('1.8.2');
+    expect(on.means()).toContain('a length such as');
+    await press(on.field, 'Enter');
+    expect(on.onlogged).not.toHaveBeenCalled();
+    expect(on.field.value).toBe('1.8.2');
+  });
+  it('asks once about a figure out of line; Enter keeps it, Escape drops it', async () => {
+    const on = foot(tdc(), 'tdc');
+    await on.typed('180');
+    await press(on.field, 'Enter');
+    expect(on.means()).toContain('The stroke is 92.0 mm');
+    expect(on.means()).toContain('Enter keeps it, Esc drops it.');
+    await press(on.field, 'Escape');
+    expect(on.field.value).toBe('');
+    expect(on.readings()).toEqual([]);
+  });
+  it('offers usual reasons for a skip as one press, and never skips without one', async () => {
+    const on = foot(tdc(), 'tdc');
+    on.line.open({ for: 'skip', step: on.view.selected.step });
+    await tick();
+    expect(on.means()).toMatch(/^why is “.*” skipped\?/);
+    await press(on.field, 'Enter');
+    expect(on.session.all).toEqual([]);
+    await fireEvent.click(button(on.page, /^done before/));
+    await press(on.field, 'Enter');
+    expect(on.session.all.at(-1)).toMatchObject({ kind: 'skip', reason: 'done before' });
+  });
+  it('counts what is unsent while the server is away, and tries again on a press', async () => {
+    const on = foot(tdc(), 'tdc');
+    on.session.outbox.wake();
+    await on.typed('1.8');
+    await press(on.field, 'Enter');
+    await waitFor(() => expect(button(on.page, /unsent, trying again/)).toBeTruthy());
+    expect(plain(button(on.page, /unsent/))).toBe('1 unsent, trying again');
+    const tried = vi.fn(() => Promise.reject(new TypeError('fetch failed')));
+    vi.stubGlobal('fetch', tried);
+    await fireEvent.click(button(on.page, /unsent/));
+    expect(tried).toHaveBeenCalledOnce();
+    on.session.outbox.sleep();
+  });
+});
