@@ -19,6 +19,17 @@ describe('a file of a curve', () => {
       [900, 9.5, 'down']
     ]);
   });
+  it.each([
+    ['semicolons', 'rpm;deg\n650;9,5\n1200;9,8'],
+    ['semicolons and no names', '650;9,5\n1200;9,8'],
+    ['tabs', 'rpm\tdeg\n650\t9,5\n1200\t9,8'],
+    ['commas and quotes', 'rpm,deg\n650,"9,5"\n1200,"9,8"']
+  ])('of two columns is read with decimal commas beside %s', (_, text) => {
+    expect(points(text)).toEqual([
+      [650, 9.5, null],
+      [1200, 9.8, null]
+    ]);
+  });
   it('is read without a line of names: speed first, timing second', () => {
     expect(points('650,9\n900,9.5')).toEqual([
       [650, 9, null],

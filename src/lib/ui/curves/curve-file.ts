@@ -4,8 +4,15 @@ import type { CurvePicture, Point } from './curve-series.ts';
 
 /** Reads a file's text as a table of a curve: separators are recognised, lines are counted. */
 export function readCurveFile(text: string): CurveTable {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
+  const plain = text.replace(/^\uFEFF/, '');
+  const { data } = Papa.parse<string[]>(plain, { delimiter: separatorOf(plain), skipEmptyLines: false });
   return readCurveTable(data);
+}
+
+/** No figure holds a semicolon or a tab: where one stands it separates, and a comma beside it is a decimal comma. */
+function separatorOf(text: string): string {
+  const first = text.split(/\r?\n/).find((l) => l.trim() !== '') ?? '';
+  return [';', '\t'].find((s) => first.includes(s)) ?? ',';
 }
 
 /** The measured curve with its columns as they are documented, of the engine and in crank degrees. */
