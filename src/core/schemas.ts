@@ -4,7 +4,8 @@ import { z } from 'zod';
 export const finite = z.number();
 export const positive = z.number().positive();
 export const notNegative = z.number().nonnegative();
-export const wholeFromOne = z.number().int().min(1);
+/** Teeth, cylinders, towers: counted one by one, so a count that no machine has must not be worked through. */
+export const wholeFromOne = z.number().int().min(1).max(400);
 export const view = z.enum(['front', 'rear']);
 export const turn = z.enum(['cw', 'ccw']);
 export const cycle = z.union([z.literal(720), z.literal(360)]);

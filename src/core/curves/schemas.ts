@@ -3,6 +3,13 @@ import { finite, notNegative, positive, wholeFromOne } from '../schemas.ts';
 
 const knot = z.strictObject({ rpm: notNegative, deg: finite });
 export const knots = z.array(knot).min(1).max(5000);
+/** A curve that is worked through degree by degree: no advance reaches half a turn. */
+const HALF_TURN = 180;
+const advanceCurve = z
+  .array(z.strictObject({ rpm: notNegative, deg: finite.min(-HALF_TURN).max(HALF_TURN) }))
+  .min(1)
+  .max(5000);
+const advanceStop = positive.max(HALF_TURN);
 export const spring = z.strictObject({ rateNPerMm: positive, preloadN: finite });
 
 export const curveAtInput = z.strictObject({ knots, rpm: z.array(finite).max(20000) });
@@ -20,21 +27,26 @@ export const springRateInput = z.strictObject({
 });
 
 export const swapSpringsInput = z.strictObject({
-  baseline: knots,
+  baseline: advanceCurve,
   from: z.array(spring).min(1),
   to: z.array(spring).min(1),
   extensionMmPerDeg: positive,
-  stopDeg: positive
+  stopDeg: advanceStop
 });
 
 const uniqueIds = <T extends { id: string }>(list: T[]) => new Set(list.map((x) => x.id)).size === list.length;
 
+/** About a second of work: who asks over the network must not hold up everybody else. */
+const MOST_STEPS = 1e8;
 export const curveMatchInput = z
   .strictObject({
-    baseline: knots,
+    baseline: advanceCurve,
     from: z.array(spring).min(1),
     extensionMmPerDeg: positive,
-    target: z.array(z.strictObject({ rpm: finite, deg: finite, weight: notNegative.default(1) })).min(1),
+    target: z
+      .array(z.strictObject({ rpm: finite, deg: finite, weight: notNegative.default(1) }))
+      .min(1)
+      .max(500),
     tray: z.strictObject({
       springs: z
         .array(
@@ -45,8 +57,12 @@ export const curveMatchInput = z
             count: z.number().int().min(0)
           })
         )
+        .max(2000)
         .refine(uniqueIds, 'holds an id twice'),
-      stops: z.array(z.strictObject({ id: z.string().min(1), deg: positive })).refine(uniqueIds, 'holds an id twice')
+      stops: z
+        .array(z.strictObject({ id: z.string().min(1), deg: advanceStop }))
+        .max(500)
+        .refine(uniqueIds, 'holds an id twice')
     }),
     initial: z
       .strictObject({ minBtdc: finite, maxBtdc: finite, stepDeg: positive.default(0.5) })
@@ -57,6 +73,10 @@ export const curveMatchInput = z
       creepMaxDeg: finite.optional()
     }),
     top: wholeFromOne.default(5)
+  })
+  .refine((i) => (i.tray.springs.length ** 2 / 2) * i.tray.stops.length * i.target.length <= MOST_STEPS, {
+    path: ['tray'],
+    message: 'is too large to try every pair with every stop at every target point: search a part of it at a time'
   })
   .refine((i) => i.target.some((t) => t.weight > 0), { path: ['target'], message: 'needs some weight' });
 

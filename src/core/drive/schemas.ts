@@ -9,6 +9,15 @@ export const endFloatInput = z.strictObject({
   spec: limits
 });
 
+/** About a second of work: who asks over the network must not hold up everybody else. */
+const MOST_PICKS = 1_000_000;
+/** How many picks of up to so many pieces a tray of so many sizes has: a size may be taken more than once. */
+function picksOf(sizes: number, pieces: number): number {
+  let all = 1;
+  for (let k = 1; k <= pieces; k++) all *= (sizes + k) / k;
+  return all;
+}
+
 export const pickInput = z
   .strictObject({
     currentMm: finite,
@@ -28,6 +37,10 @@ export const pickInput = z
   .refine((i) => new Set(i.tray.map((t) => t.id)).size === i.tray.length, {
     path: ['tray'],
     message: 'holds an id twice'
+  })
+  .refine((i) => picksOf(i.tray.length, i.maxPieces) <= MOST_PICKS, {
+    path: ['tray'],
+    message: `has too many sizes to try them all with so many pieces: at most ${MOST_PICKS.toLocaleString('en-GB')} picks`
   })
   .refine((i) => i.spec.targetMm !== undefined || (i.spec.minMm !== null && i.spec.maxMm !== null), {
     path: ['spec', 'targetMm'],

@@ -45,6 +45,9 @@ export function badInput(error: z.ZodError): { ok: false; error: CalcError } {
   const path = issue.path.join('.');
   const what =
     issue.code === 'unrecognized_keys' ? `has a key that is not known: ${issue.keys.join(', ')}` : lower(issue.message);
+  // the schema's own words speak of what a program received; who types wants to hear that something is missing
+  if (path && issue.code === 'invalid_type' && issue.message.endsWith('received undefined'))
+    return fail('bad-input', path, { what: `${path} is missing: ${issue.expected} expected.` });
   return fail('bad-input', issue.code === 'unrecognized_keys' ? [...issue.path, issue.keys[0]].join('.') : path, {
     what: `${path || 'The input'} ${path ? 'cannot be used: ' : ''}${what}.`
   });
