@@ -72,6 +72,11 @@ describe('the log', () => {
   it('refuses what the core does not admit, and writes nothing', async () => {
     const before = (await logOf(jobId)).length;
     expect(await refusal(append(jobId, reading('12 kPa'), by))).toMatchObject({ status: 422, code: 'wrong-unit' });
+    expect(await refusal(append(jobId, reading('999999999'), by))).toMatchObject({
+      status: 422,
+      code: 'out-of-range',
+      message: 'No engine gives that: more than 3600°. Look at the figure again.'
+    });
     expect(await refusal(append(jobId, { ...reading('5'), step: 'safe' } as EventInput, by))).toMatchObject({
       code: 'no-such-slot'
     });

@@ -6,6 +6,8 @@ import type { RunSheet, Slot, Step } from '../sheets/types.ts';
 import { isSchool, waysOf } from '../sheets/school-ways.ts';
 import { wordsOf } from './domains/domain.ts';
 import type { EventBody, JobEvent } from './events.ts';
+import type { Quantity } from '../units/units.ts';
+import { possible } from './possible.ts';
 import { missingValues, type JobState, type StepView } from './state.ts';
 
 const yes = ok(null);
@@ -19,8 +21,10 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
   switch (e.kind) {
     case 'reading':
       return takesReading(state.sheet, e);
-    case 'amend':
-      return state.readings.some((r) => r.id === e.replaces) ? yes : fail('no-such-reading', 'replaces', {});
+    case 'amend': {
+      const replaced = state.readings.find((r) => r.id === e.replaces);
+      return replaced ? possible(replaced.quantity, e.value) : fail('no-such-reading', 'replaces', {});
+    }
     case 'done':
       return withStep(state, e.step, (v) => mayBeDone(state, engine, v));
     case 'skip':
@@ -135,9 +139,12 @@ const named = (f: FlagId): string => flags[f].on;
 const lower = (s: string): string => s.charAt(0).toLowerCase() + s.slice(1);
 
 /** Whether a run sheet has a place for a reading; needs no log, so that logging a figure stays cheap. */
-export function takesReading(sheet: RunSheet, e: { step: string; slot: string; quantity: string }): Answer {
+export function takesReading(
+  sheet: RunSheet,
+  e: { step: string; slot: string; quantity: Quantity; value: number }
+): Answer {
   const step = sheet.steps.find((s) => s.id === e.step);
   if (!step) return fail('no-such-step', 'step', { step: e.step });
   const fits = step.slots.some((s) => matches(s.slot, e.slot) && s.quantity === e.quantity);
-  return fits ? yes : fail('no-such-slot', 'slot', { slot: e.slot, step: step.title });
+  return fits ? possible(e.quantity, e.value) : fail('no-such-slot', 'slot', { slot: e.slot, step: step.title });
 }

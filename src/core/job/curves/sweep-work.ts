@@ -78,7 +78,8 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
       ? curveCompare({ measured: read.map(({ rpm, deg, dir }) => ({ rpm, deg, dir })), spec: band, uDeg })
       : null;
   const up = read.filter((p) => p.dir === 'up').map(({ rpm, deg }) => ({ rpm, deg }));
-  const fitted = up.length >= 6 ? curveFit({ points: up, maxRamps: 2 }) : null;
+  const sane = up.every((p) => Math.abs(p.deg) <= HALF_TURN);
+  const fitted = up.length >= 6 && sane ? curveFit({ points: up, maxRamps: 2 }) : null;
   const fit = fitted?.ok ? fitted.out : null;
   const initialBtdc = fit ? fit.knots[0]!.deg : null;
   const baseline = fit ? fit.knots.map((k) => ({ rpm: k.rpm, deg: k.deg - fit.knots[0]!.deg })) : null;
@@ -103,6 +104,9 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
     worst: compare ? worstOf(compare.points) : null
   };
 }
+
+/** No timing lies further from TDC: such a curve is not fitted, and its point is out of any limits. */
+const HALF_TURN = 180;
 
 /** Rule of thumb where the sheet has no limit: half a degree in at idle already makes it hunt. */
 export const CREEP_MOST = 0.5;
