@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { tick, type Component } from 'svelte';
+import { tick } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
 import ReadingLineField from '$lib/ui/job/ReadingLine.svelte';
@@ -31,7 +31,7 @@ async function work(job: PlayedJob, step: string | null) {
   const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log] });
   if (step) on.at(step);
   const told = { done: vi.fn(), ask: vi.fn(), undo: vi.fn() };
-  const { container: page } = render(WorkSurface as Component<Record<string, unknown>>, {
+  const { container: page } = render(WorkSurface, {
     session: on.session,
     view: on.view,
     line: on.line,
