@@ -13,7 +13,10 @@ export default defineConfig({
       {
         // the state behind screens: no page and no drawing, those belong to the browser tests
         plugins: [svelte({ configFile: false })],
-        resolve: { ...resolve, conditions: ['browser'] },
+        resolve: {
+          alias: { ...resolve.alias, '$app/forms': at('./tests/screen/app-forms.ts') },
+          conditions: ['browser']
+        },
         test: { name: 'screen', include: ['tests/screen/**/*.test.ts'] }
       },
       { resolve, test: { name: 'vectors', include: ['tests/vectors/**/*.test.ts'], testTimeout: 60_000 } },

@@ -1,4 +1,5 @@
 import scenario from '../scenarios/pedestal-drive.json' with { type: 'json' };
+import { PEDESTAL_SHEET } from '../support/scenario-sheets.ts';
 import { done, expect, number, open, test, type } from './support/bench.ts';
 import { A, B, be, depth, done as finished, say, wheel, workshop } from './support/workshop.ts';
 
@@ -20,21 +21,7 @@ const gauges: [string, string, number, number][] = [
   ['blades', 'blade', inputs.bladeGauge.resolution, inputs.bladeGauge.accuracy],
   ['depth-gauge', 'depth', 0, 0.3464102]
 ];
-const values: Record<string, string> = {
-  driveKind: 'pedestal',
-  floatMinMm: String(inputs.spec.minMm),
-  floatMaxMm: String(inputs.spec.maxMm),
-  gearTeeth: String(inputs.index.gearTeeth),
-  terminalOffsetDeg: String(inputs.index.terminals.firstOffsetDeg),
-  housingBearingDeg: String(inputs.index.housing.preferredBearingDeg),
-  numberOneTower: 'factory',
-  gearHand: inputs.gearHand,
-  pumpDrive: 'blade',
-  pumpSlotDepthMm: String(inputs.engagement.slotDepthMm),
-  minEngagementMm: String(inputs.engagement.minEngagementMm),
-  minClearanceMm: String(inputs.engagement.minClearanceMm),
-  gasketMm: String(inputs.engagement.gasketMm)
-};
+const values = PEDESTAL_SHEET;
 const parts = inputs.tray;
 const head = (page: import('@playwright/test').Page) => page.getByRole('heading', { level: 1 });
 const crank = [

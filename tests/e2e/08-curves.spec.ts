@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import scenario from '../scenarios/recurve.json' with { type: 'json' };
+import { RECURVE_SHEET } from '../support/scenario-sheets.ts';
 import { alive, done, expect, number, open, test, type, workAs } from './support/bench.ts';
 import { A, be, DEMO, depth, done as finished, say, wheel, workshop } from './support/workshop.ts';
 
@@ -9,24 +10,7 @@ import { A, be, DEMO, depth, done as finished, say, wheel, workshop } from './su
  */
 const { inputs } = scenario;
 const journey = (calc: string) => scenario.journey.find((j) => j.expect.calc === calc)!.expect;
-const values: Record<string, string> = {
-  cylinders: '6',
-  firingOrder: '1-5-3-6-2-4',
-  rotorDirection: 'cw',
-  idleRpm: String(inputs.limits.idleRpm),
-  advanceKind: 'weights',
-  advanceBand: inputs.spec.map((s) => `${s.rpm} ${s.minDeg}-${s.maxDeg}`).join('; '),
-  totalMaxBtdc: String(inputs.limits.totalMaxBtdc),
-  startMinBtdc: String(inputs.initial.minBtdc),
-  startMaxBtdc: String(inputs.initial.maxBtdc),
-  creepMaxDeg: String(inputs.limits.creepMaxDeg),
-  springARate: String(inputs.from[0]!.rateNPerMm),
-  springAPreload: String(inputs.from[0]!.preloadN),
-  springBRate: String(inputs.from[1]!.rateNPerMm),
-  springBPreload: String(inputs.from[1]!.preloadN),
-  extensionMmPerDeg: String(inputs.extensionMmPerDeg),
-  stopDeg: '22'
-};
+const values = RECURVE_SHEET;
 // half a degree of standard uncertainty, as the scenario has it
 const gauges: [string, string, number, number][] = [
   ['strobe-a', 'strobe', 0, inputs.uDeg * Math.sqrt(3)],

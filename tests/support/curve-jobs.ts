@@ -1,28 +1,14 @@
 import type { StockItem } from '../../src/core/job/index.ts';
 import scenario from '../scenarios/recurve.json' with { type: 'json' };
+import { RECURVE_SHEET } from './scenario-sheets.ts';
 import { engineWith, PlayedJob, SHEET } from './played.ts';
 
 export const { inputs } = scenario;
 export const expected = (calc: string) => scenario.journey.find((j) => j.expect.calc === calc)!.expect.out as never;
 export const CURVE: Record<string, string> = {
   ...SHEET,
-  cylinders: '6',
-  firingOrder: '1-5-3-6-2-4',
-  rotorDirection: 'cw',
+  ...RECURVE_SHEET,
   vacuumUnit: 'none',
-  advanceKind: 'weights',
-  idleRpm: String(inputs.limits.idleRpm),
-  advanceBand: inputs.spec.map((s) => `${s.rpm} ${s.minDeg}-${s.maxDeg}`).join('; '),
-  totalMaxBtdc: String(inputs.limits.totalMaxBtdc),
-  startMinBtdc: String(inputs.initial.minBtdc),
-  startMaxBtdc: String(inputs.initial.maxBtdc),
-  creepMaxDeg: String(inputs.limits.creepMaxDeg),
-  springARate: String(inputs.from[0]!.rateNPerMm),
-  springAPreload: String(inputs.from[0]!.preloadN),
-  springBRate: String(inputs.from[1]!.rateNPerMm),
-  springBPreload: String(inputs.from[1]!.preloadN),
-  extensionMmPerDeg: String(inputs.extensionMmPerDeg),
-  stopDeg: '22',
   lobeToleranceDeg: '0.5'
 };
 export const part = (id: string, more: Partial<StockItem>): StockItem => ({

@@ -1,5 +1,6 @@
 import type { PartKind } from '../../src/core/sheets/types.ts';
 import scenario from '../scenarios/pedestal-drive.json' with { type: 'json' };
+import { PEDESTAL_SHEET } from './scenario-sheets.ts';
 import { engineWith, PlayedJob, SHEET } from './played.ts';
 
 export const { inputs } = scenario;
@@ -7,19 +8,7 @@ export const expected = (calc: string) => scenario.journey.find((j) => j.expect.
 
 export const DRIVE: Record<string, string> = {
   ...SHEET,
-  driveKind: 'pedestal',
-  floatMinMm: String(inputs.spec.minMm),
-  floatMaxMm: String(inputs.spec.maxMm),
-  gearTeeth: String(inputs.index.gearTeeth),
-  terminalOffsetDeg: String(inputs.index.terminals.firstOffsetDeg),
-  housingBearingDeg: String(inputs.index.housing.preferredBearingDeg),
-  numberOneTower: 'factory',
-  gearHand: inputs.gearHand,
-  pumpDrive: 'blade',
-  pumpSlotDepthMm: String(inputs.engagement.slotDepthMm),
-  minEngagementMm: String(inputs.engagement.minEngagementMm),
-  minClearanceMm: String(inputs.engagement.minClearanceMm),
-  gasketMm: String(inputs.engagement.gasketMm),
+  ...PEDESTAL_SHEET,
   gearFaceMm: '22',
   helixDeg: '41',
   gearPitchMm: '31',

@@ -7,7 +7,15 @@
   let { sent, unit: first }: { sent: Record<string, string>; unit: Unit } = $props();
   // svelte-ignore state_referenced_locally
   let unit = $state<string>(sent.unit ?? first);
-  let rows = $state([0, 1, 2].map((k) => ({ mass: sent[`mass-${k}`] ?? '', length: sent[`length-${k}`] ?? '' })));
+  // as many rows as were sent: a refused form gives all of them back
+  // svelte-ignore state_referenced_locally
+  const sentRows = Object.keys(sent).filter((k) => k.startsWith('mass-')).length;
+  let rows = $state(
+    Array.from({ length: Math.max(3, sentRows) }, (_, k) => k).map((k) => ({
+      mass: sent[`mass-${k}`] ?? '',
+      length: sent[`length-${k}`] ?? ''
+    }))
+  );
   // svelte-ignore state_referenced_locally
   let installed = $state(sent.installed ?? '');
   const number = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));

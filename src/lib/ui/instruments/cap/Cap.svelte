@@ -60,9 +60,7 @@
     d={ROTOR}
     class="rotor"
     class:assumed={rotorBearing === null}
-    transform="translate({CENTRE.cx} {CENTRE.cy}) rotate({rotorBearing ?? first}) scale(1 {rotorBearing === null
-      ? 0.72
-      : 0.72})"
+    transform="translate({CENTRE.cx} {CENTRE.cy}) rotate({rotorBearing ?? first}) scale(1 0.72)"
   />
   <circle cx={CENTRE.cx} cy={CENTRE.cy} r="13" class="body" />
   <circle cx={CENTRE.cx} cy={CENTRE.cy} r="3" class="hub" />
