@@ -11,7 +11,7 @@ export default defineConfig({
     projects: [
       { resolve, test: { name: 'core', include: ['tests/core/**/*.test.ts', 'tests/lib/**/*.test.ts'] } },
       {
-        // the state behind screens: no page and no drawing, those belong to the browser tests
+        // the state behind screens, and surfaces in a page without pixels; what they look like belongs to the browser tests
         plugins: [svelte({ configFile: false })],
         resolve: {
           alias: { ...resolve.alias, '$app/forms': at('./tests/screen/app-forms.ts') },

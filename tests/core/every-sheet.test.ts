@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { settledFigures, words } from '$core/job/index.ts';
+import { jobState, settledFigures, words } from '$core/job/index.ts';
 import { jobCard } from '$core/job/card.ts';
 import { nextSlot } from '$core/job/next-slot.ts';
 import { isHard } from '$core/sheets/flags.ts';
@@ -181,8 +181,54 @@ describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
     expect(left).toEqual([]);
   });
 
+  const played = () => {
+    const job = new PlayedJob(engineWith(FULL), id);
+    for (const step of sheet.steps) doStep(job, step, true);
+    return job;
+  };
+  const len: words.LengthText = (mm, d = 2) => `${mm.toFixed(d)} mm`;
+
+  it('is a job at every length of its log: what is current has words, and a card can be printed', () => {
+    const { log, engine } = played();
+    for (let n = 0; n <= log.length; n += 3) {
+      const state = jobState(sheet, engine, log.slice(0, n));
+      const v = state.steps[state.current ?? state.steps.length - 1]!;
+      expect(words.headline(state, engine, v, len).length, `after ${n} events`).toBeGreaterThan(5);
+      expect(jobCard(state, engine, len).total).toBeGreaterThan(4);
+      for (const f of settledFigures(state, engine)) expect(Number.isFinite(f.value), f.key).toBe(true);
+    }
+  });
+
+  it('undone from its end to its beginning is a job not begun', () => {
+    const job = played();
+    const begun = new PlayedJob(job.engine, id).state;
+    for (const e of [...job.log].reverse()) job.say({ kind: 'undo', undoes: e.id });
+    const { state } = job;
+    expect(state.steps.map((v) => v.state)).toEqual(begun.steps.map((v) => v.state));
+    expect([...state.flags].sort()).toEqual([...begun.flags].sort());
+    expect(state.crank).toEqual(begun.crank);
+    expect(state.interlocks.map((r) => r.id)).toEqual(begun.interlocks.map((r) => r.id));
+    expect(settledFigures(state, job.engine)).toEqual([]);
+    expect(state.readings).toEqual([]);
+  });
+
+  it('stands an amendment of any one reading: it is worked out again, and taken back it is as before', () => {
+    const job = played();
+    const figures = () => settledFigures(job.state, job.engine).map((f) => [f.key, f.value]);
+    const before = figures();
+    for (const r of job.state.readings.filter((_, k) => k % 4 === 0)) {
+      const now = job.state.readings.find((x) => x.id === r.id)!;
+      const value = r.value === 0 ? 1 : r.value * 1.01;
+      const figure = { text: String(value), value, resolution: r.resolution, unit: r.unit, gauge: r.gauge };
+      const e = job.say({ kind: 'amend', replaces: r.id, basis: now.basis, reason: 'misread', ...figure });
+      expect(job.state.readings.find((x) => x.id === r.id)!.value).toBe(value);
+      for (const v of job.state.steps) words.headline(job.state, job.engine, v, len);
+      job.say({ kind: 'undo', undoes: e.id });
+    }
+    expect(figures()).toEqual(before);
+  });
+
   it('has a sentence, a next figure and a card at every step, also with nothing read and nothing on the data sheet', () => {
-    const len: words.LengthText = (mm, d = 2) => `${mm.toFixed(d)} mm`;
     for (const values of [FULL, {}]) {
       const job = new PlayedJob(engineWith(values), id);
       for (const v of job.state.steps) {
