@@ -15,7 +15,10 @@ export function importSweep(
   const factor = scale === 'distributor' && !asks ? 2 : 1;
   if (asks)
     session.say({ kind: 'choose', school: 'sweep-scale', option: scale === 'distributor' ? 'bench' : 'engine' });
-  const ordered = [...table.points.filter((p) => p.dir !== 'down'), ...table.points.filter((p) => p.dir === 'down')];
+  // the way a point was read follows from the speed before it: where a file names it, the speeds are put in that order
+  const up = table.points.filter((p) => p.dir !== 'down');
+  const down = table.points.filter((p) => p.dir === 'down').sort((a, b) => b.rpm - a.rpm);
+  const ordered = [...(up.every((p) => p.dir === 'up') ? up.sort((a, b) => a.rpm - b.rpm) : up), ...down];
   for (const p of ordered) {
     const figures: ['sweep-rpm' | 'sweep-deg', 'speed' | 'timing', string, string][] = [
       ['sweep-rpm', 'speed', String(p.rpm * factor), 'rpm'],
