@@ -132,7 +132,7 @@ function rowsOf(old: Gear, now: Gear, cam?: string, material?: string): GearRow[
       mm(now.outsideDiameterMm),
       off(old.outsideDiameterMm, now.outsideDiameterMm, (a) => 0.005 * a)
     ),
-    row('Cam gear and new gear', cam?.replaceAll('-', ' ') ?? null, material?.replaceAll('-', ' ') ?? null, false)
+    row('Cam, new gear', cam?.replaceAll('-', ' ') ?? null, material?.replaceAll('-', ' ') ?? null, false)
   ];
 }
 const text = (n: number | undefined) => (n === undefined ? null : String(n));
