@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { notSettled, settledFigures, words } from '$core/job/index.ts';
 import { curveMatch } from '$core/curves/curve-match.ts';
 import { advanceOf, matchInput, predict } from '$core/job/curves/recurve-work.ts';
-import { doubt, readFor } from '$core/job/next-slot.ts';
+import { doubt } from '$core/job/doubt.ts';
+import { readFor } from '$core/job/next-slot.ts';
 import scenario from '../../scenarios/recurve.json' with { type: 'json' };
 import { agrees } from '../../support/close.ts';
 import { engineWith, GAUGES, PlayedJob, mm } from '../../support/played.ts';
@@ -59,7 +60,7 @@ describe('a sweep', () => {
       const { step } = job.view('sweep');
       const read = readFor(job.state, step, '27b', () => ({ unit: 'deg' }));
       if (!read.ok) throw new Error(read.error.message);
-      return doubt(job.state, job.engine, step, read.out.aim, read.out.figure, '27b');
+      return doubt(job.state, job.engine, step, read.out.aim, read.out.figure, '27b', mm);
     };
     expect(ask()).toContain('The marks on the rim reach to 20°');
     job.say({ kind: 'choose', school: 'mark-scale', option: 'delay' });

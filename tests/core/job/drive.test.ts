@@ -5,7 +5,8 @@ import { pickPlan } from '$core/job/drive/picks.ts';
 import { NO_TRIAL, whatIf, type Trial } from '$core/job/drive/what-if.ts';
 import { lastPatch } from '$core/job/drive/patch-work.ts';
 import { rivalText } from '$core/job/drive/tooth-work.ts';
-import { doubt, readFor } from '$core/job/next-slot.ts';
+import { doubt } from '$core/job/doubt.ts';
+import { readFor } from '$core/job/next-slot.ts';
 import type { PartKind } from '$core/sheets/types.ts';
 import { agrees } from '../../support/close.ts';
 import { engineWith, PlayedJob, mm } from '../../support/played.ts';
@@ -69,7 +70,7 @@ describe('end float and packing', () => {
       const step = job.view('gap').step;
       const read = readFor(job.state, step, text, () => ({ unit: 'mm' }));
       if (!read.ok) throw new Error(read.error.message);
-      return doubt(job.state, job.engine, step, read.out.aim, read.out.figure, text);
+      return doubt(job.state, job.engine, step, read.out.aim, read.out.figure, text, mm);
     };
     expect(ask('0.3 + 0.3 + 0.3 + 0.3 + 0.2')).toContain('5 blades');
     expect(ask('0.81 + 0.70')).toContain('wider than the washer');

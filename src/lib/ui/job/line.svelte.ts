@@ -1,10 +1,11 @@
 import type { Unit } from '$core/units/units.ts';
-import { doubt, nextSlot, readFor, type Aim } from '$core/job/next-slot.ts';
+import { doubt } from '$core/job/doubt.ts';
+import { nextSlot, readFor, type Aim } from '$core/job/next-slot.ts';
 import type { Reading } from '$core/job/replay.ts';
 import type { Slot, Step } from '$core/sheets/types.ts';
 import type { FlagId } from '$core/sheets/flags.ts';
 import type { Prefs } from '$lib/prefs.ts';
-import { understood, unitFor } from '../units.ts';
+import { lengthText, understood, unitFor } from '../units.ts';
 import type { JobSession } from './session.svelte.ts';
 
 /** What the line at the foot is open for. Everything typed on a job goes through it. */
@@ -113,7 +114,7 @@ export class ReadingLine {
     const read = this.#read(step, typed, this.prefer);
     if (!read.ok) return false;
     const { aim, figure, text } = read.out;
-    const why = doubt(this.session.state, this.session.engine, step, aim, figure, text);
+    const why = doubt(this.session.state, this.session.engine, step, aim, figure, text, lengthText(this.prefs()));
     if (why && this.doubted !== typed) {
       this.doubted = typed;
       return false;
@@ -136,7 +137,15 @@ export class ReadingLine {
     if (!step || this.doubted === '' || this.doubted !== this.text.trim()) return null;
     const read = this.#read(step, this.doubted, this.prefer);
     return read.ok
-      ? doubt(this.session.state, this.session.engine, step, read.out.aim, read.out.figure, read.out.text)
+      ? doubt(
+          this.session.state,
+          this.session.engine,
+          step,
+          read.out.aim,
+          read.out.figure,
+          read.out.text,
+          lengthText(this.prefs())
+        )
       : null;
   });
 
