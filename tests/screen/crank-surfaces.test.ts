@@ -8,7 +8,7 @@ import { picture } from '$lib/ui/curves/curve-series.ts';
 import TdcMethods from '$lib/ui/job/surfaces/TdcMethods.svelte';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { CURVE, found } from '../support/curve-jobs.ts';
-import { away, screen, surface, withGeometry } from './support.ts';
+import { away, button, plain, screen, surface, withGeometry } from './support.ts';
 
 /** Finding the crank as it is drawn, and curves brought in from a file. */
 vi.mock('$lib/ui/charts/chart-setup.ts', () => ({
@@ -26,12 +26,6 @@ beforeEach(() => {
 });
 afterEach(cleanup);
 
-const plain = (e: Element) => e.textContent!.replace(/\s+/g, ' ').trim();
-const button = (page: Element, name: RegExp) => {
-  const one = [...page.querySelectorAll('button')].find((b) => name.test(plain(b)));
-  if (!one) throw new Error(`no button ${name}`);
-  return one;
-};
 const ready = (values = SHEET, sheet?: string) =>
   new PlayedJob(engineWith(values), sheet).done('intake', 'safe', 'bench', 'plugs', 'bar', 'wheel');
 

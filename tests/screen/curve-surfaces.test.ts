@@ -6,7 +6,7 @@ import { curveMatch } from '$core/curves/curve-match.ts';
 import type { MatchInput } from '$core/job/curves/recurve-work.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { CURVE, found, inputs, stock, sweep } from '../support/curve-jobs.ts';
-import { away, press, surface, withGeometry } from './support.ts';
+import { away, button, press, surface, withGeometry } from './support.ts';
 
 /** A chart that draws nothing and remembers what it was given; a pixel is a degree upwards and a revolution across. */
 const charts: { data: { datasets: { data: { x: number; y: number }[] }[] }; options: unknown }[] = [];
@@ -45,12 +45,6 @@ beforeEach(() => {
 });
 afterEach(cleanup);
 
-const button = (page: Element, name: RegExp) => {
-  const all = [...page.querySelectorAll('button')];
-  const one = all.find((b) => name.test(b.textContent!.trim()));
-  if (!one) throw new Error(`no button ${name}; there are ${all.map((b) => b.textContent!.trim()).join(', ')}`);
-  return one;
-};
 const named = (page: Element, label: string) => page.querySelector<HTMLElement>(`[aria-label="${label}"]`)!;
 const targeted = () => {
   const job = found();

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { cleanup, fireEvent } from '@testing-library/svelte';
 import { engineWith, PlayedJob } from '../support/played.ts';
 import { atTooth, DRIVE, measured, packed, pedestal, planned, tray } from '../support/drive-jobs.ts';
-import { away, press, surface, withGeometry } from './support.ts';
+import { away, button, press, surface, withGeometry } from './support.ts';
 
 /** What a technician sees at the drive's steps, and what a hand on the drawing does to the log. */
 let drag: ReturnType<typeof withGeometry>;
@@ -13,14 +13,6 @@ beforeEach(() => {
 });
 afterEach(cleanup);
 
-const button = (page: Element, name: string | RegExp) => {
-  const all = [...page.querySelectorAll('button')];
-  const found = all.find((b) =>
-    typeof name === 'string' ? b.textContent!.trim().startsWith(name) : name.test(b.textContent!)
-  );
-  if (!found) throw new Error(`no button ${name}; there are ${all.map((b) => b.textContent!.trim()).join(', ')}`);
-  return found;
-};
 const slider = (page: Element, name: string) => {
   const found = page.querySelector(`[role=slider][aria-label="${name}"]`);
   if (!found) throw new Error(`nothing to drag called ${name}`);

@@ -8,7 +8,7 @@ import Cap from '$lib/ui/instruments/cap/Cap.svelte';
 import FreeArc from '$lib/ui/instruments/cap/FreeArc.svelte';
 import Tooth from '$lib/ui/instruments/tooth/Tooth.svelte';
 import SpringForm from '$lib/ui/tray/SpringForm.svelte';
-import { away, press, withGeometry } from './support.ts';
+import { away, plain, press, withGeometry } from './support.ts';
 
 /** What is typed into forms, and drawings by themselves. */
 let drag: ReturnType<typeof withGeometry>;
@@ -17,7 +17,6 @@ beforeEach(() => {
   drag = withGeometry();
 });
 afterEach(cleanup);
-const plain = (e: Element) => e.textContent!.replace(/\s+/g, ' ').trim();
 const PREFS = { theme: 'light', length: 'in', view: 'front' } as const;
 
 describe('a spring rated by weights', () => {

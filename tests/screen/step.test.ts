@@ -8,7 +8,7 @@ import StatePanel from '$lib/ui/job/StatePanel.svelte';
 import WorkSurface from '$lib/ui/job/WorkSurface.svelte';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { DRIVE, measured, packed, planned } from '../support/drive-jobs.ts';
-import { away, press, screen, withGeometry } from './support.ts';
+import { away, button, plain, press, screen, withGeometry } from './support.ts';
 
 /** One step of a job as the technician has it: what holds it, what it asks, what it says, what the line takes. */
 beforeEach(() => {
@@ -19,13 +19,6 @@ beforeEach(() => {
 afterEach(cleanup);
 
 const PREFS = { theme: 'light', length: 'mm', view: 'front' } as const;
-const plain = (e: Element) => e.textContent!.replace(/\s+/g, ' ').trim();
-const button = (page: Element, name: RegExp) => {
-  const all = [...page.querySelectorAll('button')];
-  const one = all.find((b) => name.test(plain(b)));
-  if (!one) throw new Error(`no button ${name}; there are ${all.map(plain).join(' | ')}`);
-  return one;
-};
 
 async function work(job: PlayedJob, step: string | null) {
   const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log] });

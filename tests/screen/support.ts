@@ -73,10 +73,9 @@ export async function surface(job: PlayedJob, step: string, stock: StockItem[] =
   const drawn = render(Part, { session, view, line, prefs, stepId: step, onamend: () => {} });
   await tick();
   const page = drawn.container;
-  const text = () => page.textContent!.replace(/\s+/g, ' ').trim();
+  const text = () => plain(page);
   /** the rows of a table by what they say */
-  const rows = (selector = 'tbody tr') =>
-    [...page.querySelectorAll(selector)].map((r) => r.textContent!.replace(/\s+/g, ' ').trim());
+  const rows = (selector = 'tbody tr') => [...page.querySelectorAll(selector)].map(plain);
   return { ...on, ...drawn, page, text, rows };
 }
 
@@ -113,4 +112,15 @@ export function withGeometry(): (on: Element, from: [number, number], to: [numbe
     at('pointerup', toX, toY);
     await tick();
   };
+}
+
+/** What something says, as a reader hears it: without the line breaks of its source. */
+export const plain = (e: Element): string => e.textContent!.replace(/\s+/g, ' ').trim();
+
+/** The button that says so; a text is how it begins. */
+export function button(page: Element, name: string | RegExp): HTMLButtonElement {
+  const all = [...page.querySelectorAll('button')];
+  const one = all.find((b) => (typeof name === 'string' ? plain(b).startsWith(name) : name.test(plain(b))));
+  if (!one) throw new Error(`no button ${name}; there are ${all.map(plain).join(' | ')}`);
+  return one;
 }
