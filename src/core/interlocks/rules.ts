@@ -195,6 +195,16 @@ export const CLAMPED: Rule = {
   harm: 'machine'
 };
 
+/**
+ * A rule as it is read aloud: what must never be done, why, and what to do if it happened. In this order, and with the
+ * word *never* in front: reason and act alone can be heard as an order to do it.
+ */
+export const ruleText = (r: Rule): { never: string; because: string; ifItHappened: string } => ({
+  never: `Never ${r.never.charAt(0).toLowerCase()}${r.never.slice(1)}`,
+  because: `Why: ${r.because}`,
+  ifItHappened: `If it happened: ${r.ifItHappened}`
+});
+
 /** The rules that hold now, those that can hurt people first. */
 export function raised(on: ReadonlySet<FlagId>): Rule[] {
   const rank = { person: 0, machine: 1, result: 2 };

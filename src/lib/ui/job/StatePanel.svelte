@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { JobSession } from './session.svelte.ts';
   import { settledFigures, words } from '$core/job/index.ts';
+  import { ruleText } from '$core/interlocks/rules.ts';
   import { cycleDegOf, valvesOf } from '$core/sheets/engine.ts';
   import { resultText } from '$core/job/figure-text.ts';
   import type { Prefs } from '$lib/prefs.ts';
@@ -66,8 +67,7 @@
   {#each state.interlocks as rule (rule.id)}
     <details class="flag">
       <summary>{rule.bar}</summary>
-      <p>{rule.because} {rule.never}</p>
-      <p>If it happened: {rule.ifItHappened}</p>
+      {#each Object.values(ruleText(rule)) as sentence (sentence)}<p>{sentence}</p>{/each}
       {#if rule.happened === 'crank-turned'}<button
           class="button"
           onclick={() => session.say({ kind: 'crank', crankDeg: null, move: 'unknown' })}>The crank was turned</button
