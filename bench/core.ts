@@ -1,13 +1,13 @@
 import { jobState } from '../src/core/job/index.ts';
 import { words } from '../src/core/job/index.ts';
-import { cycleState } from '../src/core/crank/cycle-state.ts';
-import { slider, dropMm } from '../src/core/crank/slider.ts';
-import { tdcFit } from '../src/core/crank/tdc-fit.ts';
-import { driveIndex } from '../src/core/phasing/drive-index.ts';
-import { stackPick } from '../src/core/drive/stack-pick.ts';
-import { curveFit } from '../src/core/curves/curve-fit.ts';
-import { curveMatch } from '../src/core/curves/curve-match.ts';
-import { curveSwapSprings } from '../src/core/curves/swap-springs.ts';
+import { cycleState } from '../src/core/calculations/cycle/cycle-state.ts';
+import { slider, dropMm } from '../src/core/calculations/piston/slider.ts';
+import { tdcFit } from '../src/core/calculations/tdc/tdc-fit.ts';
+import { driveIndex } from '../src/core/calculations/drive/drive-index.ts';
+import { stackPick } from '../src/core/calculations/stack/stack-pick.ts';
+import { curveFit } from '../src/core/calculations/curve/curve-fit.ts';
+import { curveMatch } from '../src/core/calculations/curve/curve-match.ts';
+import { curveSwapSprings } from '../src/core/calculations/curve/curve-swap-springs.ts';
 import { PlayedJob } from '../tests/support/played.ts';
 
 /** The core's own share, in milliseconds a call: median of batches after warming up. */

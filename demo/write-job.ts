@@ -1,10 +1,10 @@
 import { createHash } from 'node:crypto';
 import { admit, jobState, type EventBody, type JobEvent } from '../src/core/job/index.ts';
 import { sheetOf } from '../src/core/sheets/index.ts';
-import { readingParse } from '../src/core/measure/reading-parse.ts';
-import type { SignKind } from '../src/core/crank/cycle-evidence.ts';
+import { readingParse } from '../src/core/calculations/reading/reading-parse.ts';
+import type { SignKind } from '../src/core/calculations/cycle/cycle-evidence.ts';
 import type { FlagId } from '../src/core/sheets/flags.ts';
-import type { PartKind } from '../src/core/sheets/types.ts';
+import type { PartKind } from '../src/core/job/run-sheet.ts';
 import { baseUnit } from '../src/core/units/units.ts';
 import { withTransaction } from '../src/lib/server/db/pool.ts';
 import { engineById } from '../src/lib/server/repositories/engines.ts';

@@ -1,5 +1,5 @@
 import { jobState, type JobEvent, type JobState, type RunSheet } from '$core/job/index.ts';
-import type { Engine } from '$core/sheets/engine.ts';
+import type { Engine } from '$core/engine/engine.ts';
 
 const kept = new WeakMap<readonly JobEvent[], { sheet: RunSheet; engine: Engine; state: JobState }>();
 

@@ -4,7 +4,7 @@ import { jobCard } from '$core/job/card.ts';
 import { nextSlot } from '$core/job/next-slot.ts';
 import { isHard } from '$core/sheets/flags.ts';
 import { runSheets } from '$core/sheets/index.ts';
-import type { Step } from '$core/sheets/types.ts';
+import type { Step } from '$core/job/run-sheet.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 
 /**

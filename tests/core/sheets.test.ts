@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { runSheets } from '$core/sheets/index.ts';
-import { raised, rules } from '$core/interlocks/rules.ts';
+import { raised, rules } from '$core/job/rules.ts';
 import { fieldOf } from '$core/sheets/data-sheet.ts';
-import { parseSheetValue, sheetConflicts } from '$core/sheets/sheet-values.ts';
+import { parseSheetValue, sheetConflicts } from '$core/engine/sheet-values.ts';
 import { engineWith, SHEET } from '../support/played.ts';
 
 describe.each(runSheets)('run sheet $id', (sheet) => {

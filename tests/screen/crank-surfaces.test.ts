@@ -2,7 +2,7 @@
 import { tick } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
-import { dropMm, slider } from '$core/crank/slider.ts';
+import { dropMm, slider } from '$core/calculations/piston/slider.ts';
 import CurveFiles from '$lib/ui/curves/CurveFiles.svelte';
 import { picture } from '$lib/ui/curves/curve-series.ts';
 import TdcMethods from '$lib/ui/job/surfaces/TdcMethods.svelte';

@@ -2,8 +2,8 @@
 import { tick } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { cleanup, fireEvent, waitFor } from '@testing-library/svelte';
-import { curveMatch } from '$core/curves/curve-match.ts';
-import type { MatchInput } from '$core/job/curves/recurve-work.ts';
+import { curveMatch } from '$core/calculations/curve/curve-match.ts';
+import type { MatchInput } from '$core/domains/curves/recurve-work.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { CURVE, found, inputs, stock, sweep } from '../support/curve-jobs.ts';
 import { away, button, press, surface, withGeometry } from './support.ts';

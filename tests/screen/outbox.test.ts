@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { JobEvent } from '$core/job/index.ts';
-import type { EventInput } from '$core/job/schemas.ts';
+import type { EventInput } from '$core/job/event-input.ts';
 import { Outbox, type Refused } from '$lib/ui/job/outbox.svelte.ts';
 
 /** A server that answers as it is told, one request after the other, and a store that outlives the page. */

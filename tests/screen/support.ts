@@ -7,7 +7,7 @@ import { ReadingLine } from '$lib/ui/job/line.svelte.ts';
 import { JobView } from '$lib/ui/job/view.svelte.ts';
 import { loadSurface } from '$lib/ui/job/surfaces/load.ts';
 import { sheetOf } from '$core/sheets/index.ts';
-import type { Engine } from '$core/sheets/engine.ts';
+import type { Engine } from '$core/engine/engine.ts';
 import type { JobEvent, StockItem } from '$core/job/index.ts';
 import { engineWith, GAUGES, SHEET, type PlayedJob } from '../support/played.ts';
 

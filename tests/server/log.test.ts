@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { EventInput } from '$core/job/schemas.ts';
+import type { EventInput } from '$core/job/event-input.ts';
 import type { Person } from '$core/job/index.ts';
 import { getPool } from '$lib/server/db/pool.ts';
 import { append } from '$lib/server/jobs/append.ts';

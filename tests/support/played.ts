@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { admit, jobState, type words, type EventBody, type GaugeRef, type JobEvent } from '../../src/core/job/index.ts';
 import { sheetOf } from '../../src/core/sheets/index.ts';
-import { readingParse } from '../../src/core/measure/reading-parse.ts';
-import { type Engine, type SheetValue } from '../../src/core/sheets/engine.ts';
-import { parseSheetValue } from '../../src/core/sheets/sheet-values.ts';
-import type { PartKind } from '../../src/core/sheets/types.ts';
+import { readingParse } from '../../src/core/calculations/reading/reading-parse.ts';
+import { type Engine, type SheetValue } from '../../src/core/engine/engine.ts';
+import { parseSheetValue } from '../../src/core/engine/sheet-values.ts';
+import type { PartKind } from '../../src/core/job/run-sheet.ts';
 import { baseUnit } from '../../src/core/units/units.ts';
 
 export const GAUGES: Record<string, GaugeRef> = {

@@ -16,7 +16,20 @@ interface Case {
 type Answer = { ok: true; out: unknown } | { ok: false; error: { code: string; message: string; path: string } };
 
 const here = fileURLToPath(new URL('.', import.meta.url));
-const cases: Case[] = readdirSync(here)
+/** Calculations that worked cases wait for. Shorter with each trade that comes; never longer by accident. */
+const NOT_YET = [
+  'flywheel.marks',
+  'magneto.coupling',
+  'magneto.lag',
+  'pump.chart',
+  'pump.correct',
+  'pump.dial',
+  'pump.phasing',
+  'pump.total',
+  'pump.zero',
+  'throttle.stop'
+];
+const all: Case[] = readdirSync(here)
   .filter((f) => f.endsWith('.jsonl'))
   .flatMap((f) =>
     readFileSync(here + f, 'utf8')
@@ -24,8 +37,8 @@ const cases: Case[] = readdirSync(here)
       .map((line, n) => ({ line, at: `${f}:${n + 1}` }))
       .filter((l) => l.line.trim() !== '')
       .map((l) => ({ ...(JSON.parse(l.line) as Omit<Case, 'at'>), at: l.at }))
-  )
-  .filter((c) => registry.has(c.calc));
+  );
+const cases = all.filter((c) => registry.has(c.calc));
 
 function problem(c: Case, a: Answer): string | null {
   if (c.error !== undefined)
@@ -45,6 +58,11 @@ describe.each([...byCalc])('%s', (_, own) => {
   it.each(own.map((c) => [c.at, c] as const))('answers %s', (_, c) => {
     expect(problem(c, runCalc(c.calc, c.in) as Answer)).toBeNull();
   });
+});
+
+it('leaves no worked case aside but those of calculations that are still to come', () => {
+  const without = new Set(all.map((c) => c.calc).filter((name) => !registry.has(name)));
+  expect([...without].sort()).toEqual(NOT_YET);
 });
 
 it('knows worked cases of every calculation', () => {

@@ -1,10 +1,10 @@
 import { fail } from '../errors/catalogue.ts';
 import { ok, type Result } from '../errors/result.ts';
-import type { Engine } from '../sheets/engine.ts';
+import type { Engine } from '../engine/engine.ts';
 import { flags, isHard, type FlagId } from '../sheets/flags.ts';
-import type { RunSheet, Slot, Step } from '../sheets/types.ts';
+import type { RunSheet, Slot, Step } from './run-sheet.ts';
 import { isSchool, waysOf } from '../sheets/school-ways.ts';
-import { wordsOf } from './domains/domain.ts';
+import { wordsOf } from './domain.ts';
 import type { EventBody, JobEvent } from './events.ts';
 import type { Quantity } from '../units/units.ts';
 import { possible } from './possible.ts';

@@ -1,9 +1,9 @@
 import { dataSheetFields } from '../sheets/data-sheet.ts';
-import { partKinds } from '../sheets/types.ts';
+import { partKinds } from './run-sheet.ts';
 import type { SchoolId } from '../sheets/school-ways.ts';
 import { schoolOf } from '../sheets/schools.ts';
-import type { Engine, SheetValue } from '../sheets/engine.ts';
-import { partsTaken } from './drive/taken.ts';
+import type { Engine, SheetValue } from '../engine/engine.ts';
+import { partsTaken } from './taken.ts';
 import { resultText } from './figure-text.ts';
 import { settledFigures } from './figures.ts';
 import type { JobState } from './state.ts';

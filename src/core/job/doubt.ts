@@ -1,8 +1,8 @@
-import { rad, wrap180 } from '../angles.ts';
-import { slider } from '../crank/slider.ts';
-import type { ParsedReading } from '../measure/reading-parse.ts';
-import { numberOf, sliderOf, type Engine } from '../sheets/engine.ts';
-import type { Step } from '../sheets/types.ts';
+import { rad, wrap180 } from '../numerics/angles.ts';
+import { slider } from '../calculations/piston/slider.ts';
+import type { ParsedReading } from '../calculations/reading/reading-parse.ts';
+import { numberOf, sliderOf, type Engine } from '../engine/engine.ts';
+import type { Step } from './run-sheet.ts';
 import type { Aim } from './next-slot.ts';
 import type { JobState } from './state.ts';
 import type { LengthText } from './words.ts';

@@ -1,8 +1,8 @@
-import type { SignKind } from '../crank/cycle-evidence.ts';
+import type { SignKind } from '../calculations/cycle/cycle-evidence.ts';
 import type { Quantity } from '../units/units.ts';
 import type { FlagId } from '../sheets/flags.ts';
-import type { PartKind } from '../sheets/types.ts';
-import type { Part } from './drive/taken.ts';
+import type { PartKind } from './run-sheet.ts';
+import type { Part } from './taken.ts';
 
 /** The gauge as it was when the reading was taken; a later calibration does not reach back. */
 export interface GaugeRef {

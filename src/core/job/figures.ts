@@ -1,6 +1,6 @@
-import type { VerdictState } from '../measure/verdict.ts';
-import type { Engine } from '../sheets/engine.ts';
-import { domains } from './domains/domain.ts';
+import type { VerdictState } from '../calculations/verdict/verdict.ts';
+import type { Engine } from '../engine/engine.ts';
+import { domains } from './domain.ts';
 import type { JobState } from './state.ts';
 
 /** A settled figure of a job: what was worked out, how, and how it was judged. Derived from the log, never edited. */

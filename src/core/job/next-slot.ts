@@ -1,7 +1,7 @@
 import { fail } from '../errors/catalogue.ts';
 import type { Result } from '../errors/result.ts';
-import { readingParse, type ParsedReading } from '../measure/reading-parse.ts';
-import type { Slot, Step } from '../sheets/types.ts';
+import { readingParse, type ParsedReading } from '../calculations/reading/reading-parse.ts';
+import type { Slot, Step } from './run-sheet.ts';
 import type { Unit } from '../units/units.ts';
 import type { JobState } from './state.ts';
 

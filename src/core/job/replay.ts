@@ -1,7 +1,7 @@
 import type { FlagId } from '../sheets/flags.ts';
-import type { RunSheet, Step } from '../sheets/types.ts';
-import { choiceOf, type Engine } from '../sheets/engine.ts';
-import type { SignKind } from '../crank/cycle-evidence.ts';
+import type { RunSheet, Step } from './run-sheet.ts';
+import { choiceOf, type Engine } from '../engine/engine.ts';
+import type { SignKind } from '../calculations/cycle/cycle-evidence.ts';
 import type { EventOf, Figure, JobEvent, Person } from './events.ts';
 
 /** A reading as it stands: the last figure given for it, what it replaced and why, and where an amendment hooks on. */

@@ -1,16 +1,16 @@
-import { cycleEvidence, type Evidence, type Sign } from '../crank/cycle-evidence.ts';
-import { raised, type Rule } from '../interlocks/rules.ts';
-import { cycleDegOf, numberOf, type Engine } from '../sheets/engine.ts';
+import { cycleEvidence, type Evidence, type Sign } from '../calculations/cycle/cycle-evidence.ts';
+import { raised, type Rule } from './rules.ts';
+import { cycleDegOf, numberOf, type Engine } from '../engine/engine.ts';
 import type { FlagId } from '../sheets/flags.ts';
 import { ways, waysOf, type SchoolId } from '../sheets/school-ways.ts';
-import type { RunSheet, Step } from '../sheets/types.ts';
-import { crankPlace, type CrankPlace } from './crank-place.ts';
-import { domains, worksOf, type Works } from './domains/domain.ts';
+import type { RunSheet, Step } from './run-sheet.ts';
+import { crankPlace, type CrankPlace } from '../domains/crank/crank-place.ts';
+import { domains, worksOf, type Works } from './domain.ts';
 import type { JobEvent } from './events.ts';
-import { earlierMark, markError, type MarkError } from './mark-work.ts';
+import { earlierMark, markError, type MarkError } from '../domains/crank/mark-work.ts';
 import { replay, type Reading, type Replayed, type StepMark } from './replay.ts';
-import { tdcWork, type TdcWork } from './tdc-work.ts';
-import { METHOD_SLOT, timingWork, type TimingWork } from './timing-work.ts';
+import { tdcWork, type TdcWork } from '../domains/crank/tdc-work.ts';
+import { METHOD_SLOT, timingWork, type TimingWork } from '../domains/timing/timing-work.ts';
 
 export type StepState = 'done' | 'skipped' | 'repeat' | 'open' | 'blocked' | 'not-needed';
 

@@ -1,14 +1,14 @@
-import { mod, wrap180 } from '../angles.ts';
-import { crankPlan, type CrankPlan, type PlanStep, type Turn } from '../crank/crank-plan.ts';
-import type { Dwell } from '../crank/tdc-dwell.ts';
-import { choiceOf, cycleDegOf, numberOf, type Engine } from '../sheets/engine.ts';
+import { mod, wrap180 } from '../numerics/angles.ts';
+import { crankPlan, type CrankPlan, type PlanStep, type Turn } from '../calculations/crank/crank-plan.ts';
+import type { Dwell } from '../calculations/tdc/tdc-dwell.ts';
+import { choiceOf, cycleDegOf, numberOf, type Engine } from '../engine/engine.ts';
 import { flags } from '../sheets/flags.ts';
 import { formatTiming } from '../units/format.ts';
-import { wordsOf } from './domains/domain.ts';
-import type { MarkError } from './mark-work.ts';
-import type { CrankPlace } from './crank-place.ts';
+import { wordsOf } from './domain.ts';
+import type { MarkError } from '../domains/crank/mark-work.ts';
+import type { CrankPlace } from '../domains/crank/crank-place.ts';
 import { missingValues, type JobState, type StepView } from './state.ts';
-import type { SettingRow, TimingWork } from './timing-work.ts';
+import type { SettingRow, TimingWork } from '../domains/timing/timing-work.ts';
 
 /** How a length is written for the person who reads it. */
 export type LengthText = (mm: number, decimals?: number) => string;

@@ -1,6 +1,6 @@
 import * as shared from './shared-steps.ts';
 import * as time from './timing-steps.ts';
-import type { RunSheet } from './types.ts';
+import type { RunSheet } from '../job/run-sheet.ts';
 
 const LOOK = 'Look and feel';
 const RUN = 'Run it on the bench';

@@ -1,6 +1,6 @@
 import { gearMaterials, hands } from './drive-fields.ts';
 import type { Use } from './shared-steps.ts';
-import { step, type OnlyIf, type Slot, type Step } from './types.ts';
+import { step, type OnlyIf, type Slot, type Step } from '../job/run-sheet.ts';
 
 /** Steps about the drive itself: its float and depth, its gear, its tooth, and what it must fall into. */
 

@@ -2,7 +2,7 @@ import * as drive from './drive-steps.ts';
 import * as fit from './fit-steps.ts';
 import { mapLeads } from './refit-same.ts';
 import * as shared from './shared-steps.ts';
-import { step, type RunSheet } from './types.ts';
+import { step, type RunSheet } from '../job/run-sheet.ts';
 
 const BENCH = 'Compare on the bench';
 const CRANK = 'Find the crank';

@@ -1,4 +1,4 @@
-import { step, type Slot, type Step } from './types.ts';
+import { step, type Slot, type Step } from '../job/run-sheet.ts';
 import type { Use } from './shared-steps.ts';
 
 /** Where the trigger fires, by each way of seeing it; what is set at the rim beside it. */

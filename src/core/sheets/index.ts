@@ -8,7 +8,7 @@ import { pedestal } from './pedestal.ts';
 import { refitSame } from './refit-same.ts';
 import { shaftInPlace } from './shaft-in-place.ts';
 import { regear } from './regear.ts';
-import type { RunSheet } from './types.ts';
+import type { RunSheet } from '../job/run-sheet.ts';
 import { benchCheck } from './bench-check.ts';
 import { recurve } from './recurve.ts';
 import { staticTiming } from './static-timing.ts';

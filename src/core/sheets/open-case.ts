@@ -1,5 +1,5 @@
 import * as shared from './shared-steps.ts';
-import { step, type RunSheet } from './types.ts';
+import { step, type RunSheet } from '../job/run-sheet.ts';
 
 const READY = 'Lay out and measure';
 const SHAFT = 'Set the shaft';

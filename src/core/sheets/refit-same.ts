@@ -1,7 +1,7 @@
 import * as drive from './drive-steps.ts';
 import * as fit from './fit-steps.ts';
 import * as shared from './shared-steps.ts';
-import { step, type RunSheet, type Step } from './types.ts';
+import { step, type RunSheet, type Step } from '../job/run-sheet.ts';
 
 const SAFE = 'Make safe';
 const OUT = 'Mark and lift out';

@@ -1,6 +1,6 @@
 import * as drive from './drive-steps.ts';
 import * as shared from './shared-steps.ts';
-import { step, type RunSheet } from './types.ts';
+import { step, type RunSheet } from '../job/run-sheet.ts';
 
 const SAFE = 'Make safe';
 const CHECK = 'Check the gear';

@@ -1,4 +1,4 @@
-import { choiceOf, type Engine } from './engine.ts';
+import { choiceOf, type Engine } from '../engine/engine.ts';
 
 /** Where good technicians differ: the ways of each school, and the one proposed for an engine with its reason. */
 interface Ways {

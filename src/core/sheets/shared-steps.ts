@@ -1,4 +1,4 @@
-import { step, type Step } from './types.ts';
+import { step, type Step } from '../job/run-sheet.ts';
 
 export type Use = Pick<Step, 'id' | 'phase'> & Partial<Step>;
 

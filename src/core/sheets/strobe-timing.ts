@@ -1,7 +1,7 @@
 import * as fit from './fit-steps.ts';
 import * as shared from './shared-steps.ts';
 import * as time from './timing-steps.ts';
-import { step, type RunSheet } from './types.ts';
+import { step, type RunSheet } from '../job/run-sheet.ts';
 
 const READY = 'Make ready';
 const BASE = 'Initial timing';

@@ -1,5 +1,5 @@
 import type { Use } from './shared-steps.ts';
-import { step, type Slot, type Step } from './types.ts';
+import { step, type Slot, type Step } from '../job/run-sheet.ts';
 
 /** Steps of setting the timing at rest, proving it running, and of the advance curve. */
 

@@ -1,5 +1,5 @@
 import * as shared from './shared-steps.ts';
-import { step, type RunSheet } from './types.ts';
+import { step, type RunSheet } from '../job/run-sheet.ts';
 
 const SAFE = 'Make safe';
 const FIND = 'Find true TDC';

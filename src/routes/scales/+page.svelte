@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { wheelMeasure } from '$core/crank/wheel.ts';
-  import { readingParse } from '$core/measure/reading-parse.ts';
+  import { wheelMeasure } from '$core/calculations/wheel/wheel-measure.ts';
+  import { readingParse } from '$core/calculations/reading/reading-parse.ts';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   import ScaleSvg from '$lib/ui/primitives/ScaleSvg.svelte';
   import { lengthText } from '$lib/ui/units.ts';

@@ -1,9 +1,9 @@
 import { fail, type ActionFailure } from '@sveltejs/kit';
 import { z } from 'zod';
-import { readingParse } from '$core/measure/reading-parse.ts';
-import { springRate } from '$core/curves/spring-rate.ts';
+import { readingParse } from '$core/calculations/reading/reading-parse.ts';
+import { springRate } from '$core/calculations/spring/spring-rate.ts';
 import { unitsOf, type Quantity, type Unit } from '$core/units/units.ts';
-import { gaugeKinds } from '$core/sheets/gauge-kinds.ts';
+import { gaugeKinds } from '$core/tray/gauge-kinds.ts';
 import { mustAct } from '$lib/server/auth/who.ts';
 import { Refusal, violated } from '$lib/server/errors.ts';
 import { orError } from '$lib/server/load.ts';

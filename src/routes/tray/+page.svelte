@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { gaugeKinds } from '$core/sheets/gauge-kinds.ts';
+  import { gaugeKinds } from '$core/tray/gauge-kinds.ts';
   import { baseUnit, fromBase, unitSign, type Unit } from '$core/units/units.ts';
-  import { gaugeU } from '$core/measure/gauge.ts';
+  import { gaugeU } from '$core/calculations/gauge/gauge-combine.ts';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   import { dateText } from '$lib/ui/dates.ts';
   import GaugeForm from '$lib/ui/tray/GaugeForm.svelte';

@@ -1,14 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { mod, wrap180 } from '$core/angles.ts';
-import { crankPlan } from '$core/crank/crank-plan.ts';
-import { cycleEvidence } from '$core/crank/cycle-evidence.ts';
-import { signKinds } from '$core/crank/schemas.ts';
-import { cycleState } from '$core/crank/cycle-state.ts';
-import { anglesAtDrop, dropMm, dropSlope, slider } from '$core/crank/slider.ts';
-import { tdcFit } from '$core/crank/tdc-fit.ts';
-import { tdcPairs } from '$core/crank/tdc-pairs.ts';
-import { wheelMeasure, wheelTicks } from '$core/crank/wheel.ts';
+import { mod, wrap180 } from '$core/numerics/angles.ts';
+import { crankPlan } from '$core/calculations/crank/crank-plan.ts';
+import { cycleEvidence } from '$core/calculations/cycle/cycle-evidence.ts';
+import { signKinds } from '$core/calculations/cycle/schemas.ts';
+import { cycleState } from '$core/calculations/cycle/cycle-state.ts';
+import { anglesAtDrop, dropMm, dropSlope, slider } from '$core/calculations/piston/slider.ts';
+import { tdcFit } from '$core/calculations/tdc/tdc-fit.ts';
+import { tdcPairs } from '$core/calculations/tdc/tdc-pairs.ts';
+import { wheelMeasure } from '$core/calculations/wheel/wheel-measure.ts';
+import { wheelTicks } from '$core/calculations/wheel/wheel-ticks.ts';
 
 /** Engines that can be: the rod longer than crank radius plus offset. */
 const engine = fc

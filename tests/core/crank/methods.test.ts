@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cycleEvidence, mostTelling } from '$core/crank/cycle-evidence.ts';
-import { cycleState } from '$core/crank/cycle-state.ts';
-import { methodOutlook, tdcMethods } from '$core/crank/method-reach.ts';
-import { CHECK_MM, tapeDrawing, wheelDrawing } from '$core/crank/scale-drawing.ts';
-import { signKinds } from '$core/crank/schemas.ts';
-import { tdcPairs } from '$core/crank/tdc-pairs.ts';
+import { cycleEvidence, mostTelling } from '$core/calculations/cycle/cycle-evidence.ts';
+import { cycleState } from '$core/calculations/cycle/cycle-state.ts';
+import { methodOutlook, tdcMethods } from '$core/calculations/tdc/method-reach.ts';
+import { CHECK_MM, tapeDrawing, wheelDrawing } from '$core/calculations/wheel/printed-scale.ts';
+import { signKinds } from '$core/calculations/cycle/schemas.ts';
+import { tdcPairs } from '$core/calculations/tdc/tdc-pairs.ts';
 
 const engine = { strokeMm: 92, rodMm: 171 };
 const wheel = { resolution: 0.5, accuracy: 0.25 };

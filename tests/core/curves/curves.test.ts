@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { runCalc } from '$core/index.ts';
-import { interpolate } from '$core/curves/curve.ts';
-import { curveFit } from '$core/curves/curve-fit.ts';
-import { curveCompare } from '$core/curves/curve-compare.ts';
-import { curveInterval } from '$core/curves/curve-interval.ts';
-import { curveMatch } from '$core/curves/curve-match.ts';
-import { springRate } from '$core/curves/spring-rate.ts';
-import { curveSwapSprings } from '$core/curves/swap-springs.ts';
+import { interpolate } from '$core/calculations/curve/knots.ts';
+import { curveFit } from '$core/calculations/curve/curve-fit.ts';
+import { curveCompare } from '$core/calculations/curve/curve-compare.ts';
+import { curveInterval } from '$core/calculations/curve/curve-interval.ts';
+import { curveMatch } from '$core/calculations/curve/curve-match.ts';
+import { springRate } from '$core/calculations/spring/spring-rate.ts';
+import { curveSwapSprings } from '$core/calculations/curve/curve-swap-springs.ts';
 
 const baseline = [
   { rpm: 600, deg: 0 },

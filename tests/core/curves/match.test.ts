@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { curveMatch, type Match } from '$core/curves/curve-match.ts';
-import { curveSwapSprings } from '$core/curves/swap-springs.ts';
-import type { MatchInput } from '$core/job/curves/recurve-work.ts';
+import { curveMatch, type Match } from '$core/calculations/curve/curve-match.ts';
+import { curveSwapSprings } from '$core/calculations/curve/curve-swap-springs.ts';
+import type { MatchInput } from '$core/domains/curves/recurve-work.ts';
 
 /**
  * The slow twin of the search: every pair and stop through curve.swapSprings, the curve read at each speed by walking its

@@ -1,11 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { runCalc } from '$core/index.ts';
-import { gearCompare } from '$core/drive/gear-compare.ts';
-import { driveGearReindex, driveWander, meshPattern } from '$core/drive/mesh.ts';
-import { stackPick } from '$core/drive/stack-pick.ts';
-import { stackEndFloat, stackEngagement, stackMove, stackThermal } from '$core/drive/stack.ts';
-import { verdict } from '$core/measure/verdict.ts';
+import { gearCompare } from '$core/calculations/gear/gear-compare.ts';
+import { driveGearReindex } from '$core/calculations/drive/drive-gear-reindex.ts';
+import { driveWander } from '$core/calculations/drive/drive-wander.ts';
+import { meshPattern } from '$core/calculations/mesh/mesh-pattern.ts';
+import { stackPick } from '$core/calculations/stack/stack-pick.ts';
+import { stackEndFloat } from '$core/calculations/stack/stack-end-float.ts';
+import { stackEngagement } from '$core/calculations/stack/stack-engagement.ts';
+import { stackMove } from '$core/calculations/stack/stack-move.ts';
+import { stackThermal } from '$core/calculations/stack/stack-thermal.ts';
+import { verdict } from '$core/calculations/verdict/verdict.ts';
 
 describe('choosing shims', () => {
   const tray = fc

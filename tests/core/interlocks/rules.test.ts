@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { CLAMPED, rules, ruleText } from '../../../src/core/interlocks/rules.ts';
+import { CLAMPED, rules, ruleText } from '../../../src/core/job/rules.ts';
 
 describe('every interlock, read aloud', () => {
   it.each([...rules, CLAMPED].map((r) => [r.id, r] as const))('%s forbids before it explains', (_, rule) => {

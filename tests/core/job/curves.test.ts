@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { notSettled, settledFigures, words } from '$core/job/index.ts';
-import { curveMatch } from '$core/curves/curve-match.ts';
-import { advanceOf, matchInput, predict } from '$core/job/curves/recurve-work.ts';
+import { curveMatch } from '$core/calculations/curve/curve-match.ts';
+import { advanceOf, matchInput, predict } from '$core/domains/curves/recurve-work.ts';
 import { doubt } from '$core/job/doubt.ts';
 import { readFor } from '$core/job/next-slot.ts';
 import scenario from '../../scenarios/recurve.json' with { type: 'json' };
@@ -173,7 +173,7 @@ describe('recurving', () => {
     expect(matchInput(job.state.work.recurve, [{ rpm: 1000, deg: 0 }], stock)).toBeNull();
   });
   it('refuses a target whose speeds do not rise', async () => {
-    const { eventInput } = await import('$core/job/schemas.ts');
+    const { eventInput } = await import('$core/job/event-input.ts');
     const sent = eventInput.safeParse({
       id: crypto.randomUUID(),
       kind: 'target',
@@ -280,7 +280,7 @@ describe('lobes, vacuum, scatter', () => {
     expect(headline(job, 'steady')).toContain('more than float and backlash explain');
   });
   it('reads the band of a data sheet, and says which point is wrong', async () => {
-    const { parseSheetValue } = await import('$core/sheets/sheet-values.ts');
+    const { parseSheetValue } = await import('$core/engine/sheet-values.ts');
     expect(parseSheetValue('advanceBand', '650 7-11; 1800 19,5-24', null)).toEqual({
       ok: true,
       out: [650, 7, 11, 1800, 19.5, 24]

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { jobCard } from '$core/job/card.ts';
 import { notSettled, settledFigures, words } from '$core/job/index.ts';
-import { pickPlan } from '$core/job/drive/picks.ts';
-import { NO_TRIAL, whatIf, type Trial } from '$core/job/drive/what-if.ts';
-import { lastPatch } from '$core/job/drive/patch-work.ts';
-import { rivalText } from '$core/job/drive/tooth-work.ts';
+import { pickPlan } from '$core/domains/stack/picks.ts';
+import { NO_TRIAL, whatIf, type Trial } from '$core/domains/stack/what-if.ts';
+import { lastPatch } from '$core/domains/stack/patch-work.ts';
+import { rivalText } from '$core/domains/tooth/tooth-work.ts';
 import { doubt } from '$core/job/doubt.ts';
 import { readFor } from '$core/job/next-slot.ts';
-import type { PartKind } from '$core/sheets/types.ts';
+import type { PartKind } from '$core/job/run-sheet.ts';
 import { agrees } from '../../support/close.ts';
 import { engineWith, PlayedJob, mm } from '../../support/played.ts';
 import {

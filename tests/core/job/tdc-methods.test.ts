@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { settledFigures, words } from '$core/job/index.ts';
-import { dropMm, slider } from '$core/crank/slider.ts';
+import { dropMm, slider } from '$core/calculations/piston/slider.ts';
 import { engineWith, PlayedJob, SHEET } from '../../support/played.ts';
 
 const start = (method: string, engine = engineWith(SHEET)) => {

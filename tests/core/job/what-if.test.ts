@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { NO_TRIAL, whatIf, type Line, type Trial } from '$core/job/drive/what-if.ts';
-import { lastPatch } from '$core/job/drive/patch-work.ts';
+import { NO_TRIAL, whatIf, type Line, type Trial } from '$core/domains/stack/what-if.ts';
+import { lastPatch } from '$core/domains/stack/patch-work.ts';
 import { engineWith, mm as inMm, PlayedJob, SHEET } from '../../support/played.ts';
 
 /** Laws of the linked stack: what one change does follows from what the others leave alone. */

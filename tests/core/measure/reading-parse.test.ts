@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readingParse } from '$core/measure/reading-parse.ts';
+import { readingParse } from '$core/calculations/reading/reading-parse.ts';
 import { formatTiming, formatValue } from '$core/units/format.ts';
 import { unitsOf, type Quantity, type Unit } from '$core/units/units.ts';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { verdict } from '$core/measure/verdict.ts';
+import { verdict } from '$core/calculations/verdict/verdict.ts';
 import { phi } from '$core/numerics/normal.ts';
 
 describe('verdict', () => {

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { mod } from '$core/angles.ts';
+import { mod } from '$core/numerics/angles.ts';
 import { runCalc } from '$core/index.ts';
-import { capMap } from '$core/phasing/cap-map.ts';
-import { driveOrient } from '$core/phasing/drive-orient.ts';
+import { capMap } from '$core/calculations/cap/cap-map.ts';
+import { driveOrient } from '$core/calculations/drive/drive-orient.ts';
 
 const orders = [
   [1, 2, 4, 3],

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { mod, wrap180 } from '$core/angles.ts';
-import { driveEngage } from '$core/phasing/drive-engage.ts';
-import { driveIndex } from '$core/phasing/drive-index.ts';
-import { driveStab } from '$core/phasing/drive-stab.ts';
-import { rotorPhasing } from '$core/phasing/rotor-phasing.ts';
+import { mod, wrap180 } from '$core/numerics/angles.ts';
+import { driveEngage } from '$core/calculations/drive/drive-engage.ts';
+import { driveIndex } from '$core/calculations/drive/drive-index.ts';
+import { driveStab } from '$core/calculations/drive/drive-stab.ts';
+import { rotorPhasing } from '$core/calculations/rotor/rotor-phasing.ts';
 
 const turn = fc.constantFrom('cw' as const, 'ccw' as const);
 

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { APIRequestContext, BrowserContext } from '@playwright/test';
 import pg from 'pg';
-import { parseSheetValue } from '../../../src/core/sheets/sheet-values.ts';
-import type { EventInput } from '../../../src/core/job/schemas.ts';
+import { parseSheetValue } from '../../../src/core/engine/sheet-values.ts';
+import type { EventInput } from '../../../src/core/job/event-input.ts';
 
 type Draft = EventInput extends infer T ? (T extends unknown ? Omit<T, 'id'> : never) : never;
 

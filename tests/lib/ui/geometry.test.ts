@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { slider } from '$core/crank/slider.ts';
+import { slider } from '$core/calculations/piston/slider.ts';
 import {
   arrowAt,
   lapPath,

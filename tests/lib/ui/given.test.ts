@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { parseSheetValue } from '$core/sheets/sheet-values.ts';
+import { parseSheetValue } from '$core/engine/sheet-values.ts';
 import { givenText } from '$lib/ui/engine/given.ts';
 
 const shown = (name: string, given: string, unit: string | null = null) => {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
-import { curveMatch } from '$core/curves/curve-match.ts';
-import { matchOf } from '$core/job/curves/by-hand.ts';
-import { matchInput } from '$core/job/curves/recurve-work.ts';
+import { curveMatch } from '$core/calculations/curve/curve-match.ts';
+import { matchOf } from '$core/domains/curves/by-hand.ts';
+import { matchInput } from '$core/domains/curves/recurve-work.ts';
 import { carriedOn, figuresOf, fitOf } from '$lib/ui/curves/match-words.ts';
 import {
   along,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { tapeDrawing, wheelDrawing, type ScaleDrawing } from '$core/crank/scale-drawing.ts';
+import { tapeDrawing, wheelDrawing, type ScaleDrawing } from '$core/calculations/wheel/printed-scale.ts';
 import { Refusal } from '../errors.ts';
 import { finish, MM, newPaper } from './paper.ts';
 

@@ -1,4 +1,4 @@
-import type { Intervals } from '$core/curves/curve-interval.ts';
+import type { Intervals } from '$core/calculations/curve/curve-interval.ts';
 import { sheetOf } from '$core/sheets/index.ts';
 import { query } from '../db/pool.ts';
 import { engineById } from '../repositories/engines.ts';

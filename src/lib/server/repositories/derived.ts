@@ -1,5 +1,5 @@
 import type { SettledFigure } from '$core/job/index.ts';
-import type { EarlierFigure, EarlierMark } from '$core/sheets/engine.ts';
+import type { EarlierFigure, EarlierMark } from '$core/engine/engine.ts';
 import type { FloorLine } from '$core/job/words.ts';
 import { query, withTransaction, type Queryable } from '../db/pool.ts';
 

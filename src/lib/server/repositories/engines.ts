@@ -1,4 +1,4 @@
-import type { Engine, SheetValue } from '$core/sheets/engine.ts';
+import type { Engine, SheetValue } from '$core/engine/engine.ts';
 import type { Person } from '$core/job/index.ts';
 import { query, withTransaction, type Queryable } from '../db/pool.ts';
 import { notFound, Refusal, violated } from '../errors.ts';

@@ -1,5 +1,5 @@
 import type { GaugeRef } from '$core/job/index.ts';
-import type { GaugeKind } from '$core/sheets/types.ts';
+import type { GaugeKind } from '$core/job/run-sheet.ts';
 import { query, type Queryable } from '../db/pool.ts';
 
 export interface Gauge extends GaugeRef {

@@ -1,5 +1,5 @@
 import type { Part, Person, StockItem } from '$core/job/index.ts';
-import type { PartKind } from '$core/sheets/types.ts';
+import type { PartKind } from '$core/job/run-sheet.ts';
 import { query, withTransaction, type Queryable } from '../db/pool.ts';
 import { Refusal } from '../errors.ts';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { CurveTable } from '$core/curves/curve-table.ts';
+  import type { CurveTable } from '$core/calculations/curve/curve-table.ts';
   import type { CurvePicture } from './curve-series.ts';
 
   interface Props {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
-  import type { SweepWork } from '$core/job/curves/sweep-work.ts';
+  import type { SweepWork } from '$core/domains/curves/sweep-work.ts';
   import { formatSpeed } from '$core/units/format.ts';
   import { plusMinus } from '$core/job/words.ts';
   import Verdict from '../primitives/Verdict.svelte';

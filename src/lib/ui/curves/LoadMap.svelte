@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { curveTotal, type Knot } from '$core/curves/curve.ts';
+  import { curveTotal } from '$core/calculations/curve/curve-total.ts';
+import { type Knot } from '$core/calculations/curve/knots.ts';
   import { formatSpeed } from '$core/units/format.ts';
 
   interface Props {

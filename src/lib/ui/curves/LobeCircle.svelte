@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { Intervals } from '$core/curves/curve-interval.ts';
-  import { rad } from '$core/angles.ts';
+  import type { Intervals } from '$core/calculations/curve/curve-interval.ts';
+  import { rad } from '$core/numerics/angles.ts';
 
   interface Props {
     out: Intervals | null;

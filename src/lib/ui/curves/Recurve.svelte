@@ -1,10 +1,10 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import type { Match } from '$core/curves/curve-match.ts';
-  import { matchOf } from '$core/job/curves/by-hand.ts';
-  import { matchInput, predict, type RecurveWork } from '$core/job/curves/recurve-work.ts';
-  import type { SweepWork } from '$core/job/curves/sweep-work.ts';
-  import type { Engine } from '$core/sheets/engine.ts';
+  import type { Match } from '$core/calculations/curve/curve-match.ts';
+  import { matchOf } from '$core/domains/curves/by-hand.ts';
+  import { matchInput, predict, type RecurveWork } from '$core/domains/curves/recurve-work.ts';
+  import type { SweepWork } from '$core/domains/curves/sweep-work.ts';
+  import type { Engine } from '$core/engine/engine.ts';
   import type { StockItem } from '$core/job/index.ts';
   import CurveChart from './CurveChart.svelte';
   import CurveFiles from './CurveFiles.svelte';

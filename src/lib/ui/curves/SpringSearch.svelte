@@ -1,8 +1,8 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
-  import type { Match } from '$core/curves/curve-match.ts';
+  import type { Match } from '$core/calculations/curve/curve-match.ts';
   import { formatSpeed } from '$core/units/format.ts';
-  import type { MatchInput } from '$core/job/curves/recurve-work.ts';
+  import type { MatchInput } from '$core/domains/curves/recurve-work.ts';
   import { figuresOf, fitOf } from './match-words.ts';
   import { Matcher } from './matcher.svelte.ts';
 

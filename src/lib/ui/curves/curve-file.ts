@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { CURVE_COLUMNS, readCurveTable, type CurveTable } from '$core/curves/curve-table.ts';
+import { CURVE_COLUMNS, readCurveTable, type CurveTable } from '$core/calculations/curve/curve-table.ts';
 import type { CurvePicture, Point } from './curve-series.ts';
 
 /** Reads a file's text as a table of a curve: separators are recognised, lines are counted. */

@@ -1,7 +1,7 @@
-import { bandOf, numberOf, type Engine } from '$core/sheets/engine.ts';
-import type { Knot } from '$core/curves/curve.ts';
-import type { SwappedCurve } from '$core/curves/swap-springs.ts';
-import type { SweepWork } from '$core/job/curves/sweep-work.ts';
+import { bandOf, numberOf, type Engine } from '$core/engine/engine.ts';
+import type { Knot } from '$core/calculations/curve/knots.ts';
+import type { SwappedCurve } from '$core/calculations/curve/curve-swap-springs.ts';
+import type { SweepWork } from '$core/domains/curves/sweep-work.ts';
 
 export interface Point {
   x: number;

@@ -1,4 +1,4 @@
-import type { CurveTable } from '$core/curves/curve-table.ts';
+import type { CurveTable } from '$core/calculations/curve/curve-table.ts';
 import type { JobSession } from '../job/session.svelte.ts';
 
 /** Writes the points of a file into a step as if they had been typed, speed and timing after one another. */

@@ -1,5 +1,5 @@
-import type { Match, Violation } from '$core/curves/curve-match.ts';
-import type { SwappedCurve } from '$core/curves/swap-springs.ts';
+import type { Match, Violation } from '$core/calculations/curve/curve-match.ts';
+import type { SwappedCurve } from '$core/calculations/curve/curve-swap-springs.ts';
 import { formatSpeed } from '$core/units/format.ts';
 
 const VIOLATES: Record<Violation, string> = {

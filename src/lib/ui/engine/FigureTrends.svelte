@@ -2,7 +2,7 @@
   import type { LengthText } from '$core/job/words.ts';
   import { lengthPm } from '$core/job/words.ts';
   import { formatSpeed } from '$core/units/format.ts';
-  import type { VerdictState } from '$core/measure/verdict.ts';
+  import type { VerdictState } from '$core/calculations/verdict/verdict.ts';
   import { formatTiming } from '$core/units/format.ts';
   import Verdict from '../primitives/Verdict.svelte';
   import { dateText } from '../dates.ts';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { markCheck } from '$core/crank/mark-check.ts';
+  import { markCheck } from '$core/calculations/mark/mark-check.ts';
   import XyChart, { type Series } from '../charts/XyChart.svelte';
   import { dateText } from '../dates.ts';
 

@@ -1,5 +1,5 @@
 import { fieldOf } from '$core/sheets/data-sheet.ts';
-import type { SheetValue } from '$core/sheets/engine.ts';
+import type { SheetValue } from '$core/engine/engine.ts';
 import { formatSpeed, formatTiming } from '$core/units/format.ts';
 import { unitSign, type Unit } from '$core/units/units.ts';
 

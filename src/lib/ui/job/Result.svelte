@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { VerdictState } from '$core/measure/verdict.ts';
+  import type { VerdictState } from '$core/calculations/verdict/verdict.ts';
   import Verdict from '../primitives/Verdict.svelte';
   /** A finding in figures a hand high: value, uncertainty, verdict, and a sentence on why and what to do. */
   let {

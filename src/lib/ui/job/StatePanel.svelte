@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { JobSession } from './session.svelte.ts';
   import { settledFigures, words } from '$core/job/index.ts';
-  import { ruleText } from '$core/interlocks/rules.ts';
-  import { cycleDegOf, valvesOf } from '$core/sheets/engine.ts';
+  import { ruleText } from '$core/job/rules.ts';
+  import { cycleDegOf, valvesOf } from '$core/engine/engine.ts';
   import { resultText } from '$core/job/figure-text.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import TwoLapDial from '../instruments/two-lap-dial/TwoLapDial.svelte';

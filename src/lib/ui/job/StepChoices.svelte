@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { choiceOf } from '$core/sheets/engine.ts';
-  import type { StepChoice } from '$core/sheets/types.ts';
+  import { choiceOf } from '$core/engine/engine.ts';
+  import type { StepChoice } from '$core/job/run-sheet.ts';
   import type { JobSession } from './session.svelte.ts';
 
   /** What a step asks and is answered with one of a few words; each answer is an event, the last one counts. */

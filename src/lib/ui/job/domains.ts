@@ -1,11 +1,11 @@
-import type { Domain } from '$core/job/domains/domain.ts';
-import { register } from '$core/job/domains/domain.ts';
-import type { RunSheet, Surface } from '$core/sheets/types.ts';
+import type { Domain } from '$core/job/domain.ts';
+import { register } from '$core/job/domain.ts';
+import type { RunSheet, Surface } from '$core/job/run-sheet.ts';
 
-const stack = async () => (await import('$core/job/domains/stack.ts')).stackDomain;
-const tooth = async () => (await import('$core/job/domains/tooth.ts')).toothDomain;
-const cap = async () => (await import('$core/job/domains/cap.ts')).capDomain;
-const curves = async () => (await import('$core/job/domains/curves.ts')).curvesDomain;
+const stack = async () => (await import('$core/domains/stack/domain.ts')).stackDomain;
+const tooth = async () => (await import('$core/domains/tooth/domain.ts')).toothDomain;
+const cap = async () => (await import('$core/domains/cap/domain.ts')).capDomain;
+const curves = async () => (await import('$core/domains/curves/domain.ts')).curvesDomain;
 
 const of: { [S in Surface]?: () => Promise<Domain> } = {
   stack,
@@ -17,8 +17,8 @@ const of: { [S in Surface]?: () => Promise<Domain> } = {
   witness: tooth,
   wires: cap,
   tip: cap,
-  gears: async () => (await import('$core/job/domains/gears.ts')).gearsDomain,
-  rings: async () => (await import('$core/job/domains/rings.ts')).ringsDomain,
+  gears: async () => (await import('$core/domains/gears/domain.ts')).gearsDomain,
+  rings: async () => (await import('$core/domains/rings/domain.ts')).ringsDomain,
   gap: curves,
   bias: curves,
   sweep: curves,

@@ -2,7 +2,7 @@ import type { Unit } from '$core/units/units.ts';
 import { doubt } from '$core/job/doubt.ts';
 import { nextSlot, readFor, type Aim } from '$core/job/next-slot.ts';
 import type { Reading } from '$core/job/replay.ts';
-import type { Slot, Step } from '$core/sheets/types.ts';
+import type { Slot, Step } from '$core/job/run-sheet.ts';
 import type { FlagId } from '$core/sheets/flags.ts';
 import type { Prefs } from '$lib/prefs.ts';
 import { lengthText, understood, unitFor } from '../units.ts';

@@ -1,5 +1,5 @@
 import type { JobEvent } from '$core/job/index.ts';
-import type { EventInput } from '$core/job/schemas.ts';
+import type { EventInput } from '$core/job/event-input.ts';
 
 export interface Refused {
   code: string;

@@ -1,9 +1,9 @@
-import type { Engine } from '$core/sheets/engine.ts';
+import type { Engine } from '$core/engine/engine.ts';
 import { admit, type EventBody, type JobEvent, type Person, type RunSheet, type StockItem } from '$core/job/index.ts';
 import { stateOf } from '$lib/job-state-memo.ts';
-import { readingParse } from '$core/measure/reading-parse.ts';
+import { readingParse } from '$core/calculations/reading/reading-parse.ts';
 import type { Quantity, Unit } from '$core/units/units.ts';
-import type { EventInput } from '$core/job/schemas.ts';
+import type { EventInput } from '$core/job/event-input.ts';
 import type { Gauge } from '$lib/server/repositories/gauges.ts';
 import { Outbox, type Refused } from './outbox.svelte.ts';
 

@@ -1,7 +1,7 @@
-import { mod } from '$core/angles.ts';
-import type { CrankPlace } from '$core/job/crank-place.ts';
+import { mod } from '$core/numerics/angles.ts';
+import type { CrankPlace } from '$core/domains/crank/crank-place.ts';
 import { words } from '$core/job/index.ts';
-import { cycleDegOf } from '$core/sheets/engine.ts';
+import { cycleDegOf } from '$core/engine/engine.ts';
 import type { Prefs } from '$lib/prefs.ts';
 import type { JobSession } from './session.svelte.ts';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { ScaleDrawing } from '$core/crank/scale-drawing.ts';
+  import type { ScaleDrawing } from '$core/calculations/wheel/printed-scale.ts';
   let { drawing, label }: { drawing: ScaleDrawing; label: string } = $props();
 </script>
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { VerdictState } from '$core/measure/verdict.ts';
+  import type { VerdictState } from '$core/calculations/verdict/verdict.ts';
   let { state, size = 18, short = false }: { state: VerdictState; size?: number; short?: boolean } = $props();
   const word = $derived({ in: 'in', out: 'out', unsure: short ? 'too close' : 'too close to call' }[state]);
 </script>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import { keep } from './keep.ts';
-  import { gaugeKinds } from '$core/sheets/gauge-kinds.ts';
+  import { gaugeKinds } from '$core/tray/gauge-kinds.ts';
   import { unitsOf } from '$core/units/units.ts';
 
   let { sent }: { sent: Record<string, string> } = $props();

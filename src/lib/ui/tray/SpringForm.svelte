@@ -1,7 +1,7 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import { keep } from './keep.ts';
-  import { springRate } from '$core/curves/spring-rate.ts';
+  import { springRate } from '$core/calculations/spring/spring-rate.ts';
   import { toBase, unitsOf, type Unit } from '$core/units/units.ts';
 
   let { sent, unit: first }: { sent: Record<string, string>; unit: Unit } = $props();

@@ -1,6 +1,12 @@
 import { json } from '@sveltejs/kit';
-import { inputSchema, registry } from '$core/index.ts';
+import { inputSchema, outputSchema, registry } from '$core/index.ts';
 
-/** Every calculation with the JSON Schema of its input. */
+/** Every calculation: formula, source, errors, an example, and the JSON Schemas of what goes in and what comes back. */
 export const GET = () =>
-  json({ calcs: [...registry.values()].map((c) => ({ name: c.name, title: c.title, input: inputSchema(c) })) });
+  json({
+    calcs: [...registry.values()].map(({ run: _, ...c }) => ({
+      ...c,
+      input: inputSchema(c),
+      output: outputSchema(c)
+    }))
+  });

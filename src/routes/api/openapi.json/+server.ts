@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { inputSchema, registry } from '$core/index.ts';
+import { inputSchema, outputSchema, registry } from '$core/index.ts';
 
 const errorSchema = {
   type: 'object',
@@ -25,7 +25,11 @@ function document() {
       post: {
         operationId: c.name,
         summary: c.title,
-        requestBody: { required: true, content: { 'application/json': { schema: inputSchema(c, 'openapi-3.0') } } },
+        description: `${c.formula}\n\nSource: ${c.source}.`,
+        requestBody: {
+          required: true,
+          content: { 'application/json': { schema: inputSchema(c, 'openapi-3.0'), example: c.example.in } }
+        },
         responses: {
           '200': {
             description: 'The answer',
@@ -34,7 +38,7 @@ function document() {
                 schema: {
                   type: 'object',
                   required: ['ok', 'out'],
-                  properties: { ok: { type: 'boolean', enum: [true] }, out: { type: 'object' } }
+                  properties: { ok: { type: 'boolean', enum: [true] }, out: outputSchema(c, 'openapi-3.0') }
                 }
               }
             }

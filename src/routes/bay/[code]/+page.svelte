@@ -2,7 +2,7 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { words } from '$core/job/index.ts';
-  import { cycleDegOf } from '$core/sheets/engine.ts';
+  import { cycleDegOf } from '$core/engine/engine.ts';
   import { JobSession } from '$lib/ui/job/session.svelte.ts';
   import { JobView } from '$lib/ui/job/view.svelte.ts';
   import { lengthText } from '$lib/ui/units.ts';

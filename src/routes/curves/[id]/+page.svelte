@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { sweepFinding } from '$core/job/curves/sweep-work.ts';
+  import { sweepFinding } from '$core/domains/curves/sweep-work.ts';
   import { formatSpeed } from '$core/units/format.ts';
-  import { intervalsFinding } from '$core/job/curves/other-work.ts';
+  import { intervalsFinding } from '$core/domains/curves/other-work.ts';
   import { dateText } from '$lib/ui/dates.ts';
-  import { numberOf, vacuumCurveOf } from '$core/sheets/engine.ts';
+  import { numberOf, vacuumCurveOf } from '$core/engine/engine.ts';
   import { stateOf } from '$lib/job-state-memo.ts';
   import CurveTable from '$lib/ui/curves/CurveTable.svelte';
   import LoadMap from '$lib/ui/curves/LoadMap.svelte';

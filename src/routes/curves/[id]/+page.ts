@@ -1,5 +1,5 @@
-import { register } from '$core/job/domains/domain.ts';
-import { curvesDomain } from '$core/job/domains/curves.ts';
+import { register } from '$core/job/domain.ts';
+import { curvesDomain } from '$core/domains/curves/domain.ts';
 import { loadDomains } from '$lib/ui/job/domains.ts';
 import type { PageLoad } from './$types';
 

@@ -1,13 +1,13 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
   import { dataSheetFields } from '$core/sheets/data-sheet.ts';
-  import { sheetConflicts } from '$core/sheets/sheet-values.ts';
+  import { sheetConflicts } from '$core/engine/sheet-values.ts';
   import EnterValues from '$lib/ui/engine/EnterValues.svelte';
   import { givenText } from '$lib/ui/engine/given.ts';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   import FigureTrends from '$lib/ui/engine/FigureTrends.svelte';
   import MarkTrend from '$lib/ui/engine/MarkTrend.svelte';
-  import { numberOf } from '$core/sheets/engine.ts';
+  import { numberOf } from '$core/engine/engine.ts';
   import { lengthText } from '$lib/ui/units.ts';
   import { dateText } from '$lib/ui/dates.ts';
 

@@ -1,8 +1,8 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { dataSheetFields } from '$core/sheets/data-sheet.ts';
-import { type SheetValue } from '$core/sheets/engine.ts';
-import { parseSheetValue, sheetConflicts } from '$core/sheets/sheet-values.ts';
+import { type SheetValue } from '$core/engine/engine.ts';
+import { parseSheetValue, sheetConflicts } from '$core/engine/sheet-values.ts';
 import { mustAct } from '$lib/server/auth/who.ts';
 import { Refusal } from '$lib/server/errors.ts';
 import { addEngine } from '$lib/server/repositories/engines.ts';

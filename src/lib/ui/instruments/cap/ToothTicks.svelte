@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { wrap360 } from '$core/angles.ts';
+  import { wrap360 } from '$core/numerics/angles.ts';
   import { bearingArc, bearingPoint, CENTRE, ROTOR } from './cap-geometry.ts';
 
   interface Props {

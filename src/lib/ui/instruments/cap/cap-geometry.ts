@@ -1,4 +1,4 @@
-import { deg, rad, wrap360 } from '$core/angles.ts';
+import { deg, rad, wrap360 } from '$core/numerics/angles.ts';
 
 /** The cap from above; bearings are clockwise from above, 0 towards the front of the engine, drawn upwards. */
 export const SIZE = { width: 340, height: 330 };

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Slider } from '$core/crank/slider.ts';
+  import type { Slider } from '$core/calculations/piston/slider.ts';
   import { dialTicks, layout, pose, ray, sector, SIZE } from './piston-geometry.ts';
 
   interface Mark {

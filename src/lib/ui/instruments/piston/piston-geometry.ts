@@ -1,5 +1,5 @@
-import { rad } from '$core/angles.ts';
-import { dropMm, type Slider } from '$core/crank/slider.ts';
+import { rad } from '$core/numerics/angles.ts';
+import { dropMm, type Slider } from '$core/calculations/piston/slider.ts';
 
 /** The slider-crank laid out for drawing: everything in drawing units, the crank pin on a circle of `crank`. */
 export interface PistonLayout {

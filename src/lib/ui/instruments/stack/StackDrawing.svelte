@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { VerdictState } from '$core/measure/verdict.ts';
+  import type { VerdictState } from '$core/calculations/verdict/verdict.ts';
   import { EXAGGERATED, GEAR_HEIGHT, spread, stackPlaces, type StackShape } from './stack-geometry.ts';
 
   export interface Mark {

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { mod } from '$core/angles.ts';
-  import type { CrankPlan } from '$core/crank/crank-plan.ts';
-  import { GENERIC_VALVES } from '$core/crank/cycle-state.ts';
+  import { mod } from '$core/numerics/angles.ts';
+  import type { CrankPlan } from '$core/calculations/crank/crank-plan.ts';
+  import { GENERIC_VALVES } from '$core/calculations/cycle/cycle-state.ts';
   import { arrowAt, dialFace, lapPath, lapPoint, lapRadius, placeTouched, shapeFor, SIZE } from './dial-geometry.ts';
   import { DialTurn } from './dial.svelte.ts';
 

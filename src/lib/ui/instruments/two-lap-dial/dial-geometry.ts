@@ -1,4 +1,4 @@
-import { rad } from '$core/angles.ts';
+import { rad } from '$core/numerics/angles.ts';
 
 /**
  * Geometry of the two-lap dial: one closed path over the cycle, r(θ) = R + A·tanh(3.4·cos(θ/2))/tanh 3.4.

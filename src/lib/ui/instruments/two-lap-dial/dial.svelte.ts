@@ -1,4 +1,4 @@
-import { mod } from '$core/angles.ts';
+import { mod } from '$core/numerics/angles.ts';
 import { placeAt, type DialShape } from './dial-geometry.ts';
 
 /**

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { biasOf, USUAL_BIAS_DEG } from '$core/job/curves/bias.ts';
+  import { biasOf, USUAL_BIAS_DEG } from '$core/domains/timing/bias.ts';
   import { turnWord } from '$core/job/words.ts';
   import type { Reading } from '$core/job/replay.ts';
   import type { Prefs } from '$lib/prefs.ts';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
-  import { wrap180 } from '$core/angles.ts';
-  import { choiceOf, listOf, numberOf } from '$core/sheets/engine.ts';
+  import { wrap180 } from '$core/numerics/angles.ts';
+  import { choiceOf, listOf, numberOf } from '$core/engine/engine.ts';
   import { formatClock } from '$core/units/format.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import Cap from '../../instruments/cap/Cap.svelte';

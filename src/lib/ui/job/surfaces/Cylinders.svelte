@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { cycleState } from '$core/crank/cycle-state.ts';
-  import type { CrankPlace } from '$core/job/crank-place.ts';
-  import { cycleDegOf, listOf, valvesOf, type Engine } from '$core/sheets/engine.ts';
+  import { cycleState } from '$core/calculations/cycle/cycle-state.ts';
+  import type { CrankPlace } from '$core/domains/crank/crank-place.ts';
+  import { cycleDegOf, listOf, valvesOf, type Engine } from '$core/engine/engine.ts';
 
   let { engine, place }: { engine: Engine; place: CrankPlace } = $props();
   const valves = $derived(valvesOf(engine));

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
   import { turnWord } from '$core/job/words.ts';
-  import { listOf } from '$core/sheets/engine.ts';
+  import { listOf } from '$core/engine/engine.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import Cap from '../../instruments/cap/Cap.svelte';
   import PumpDrive from '../../instruments/cap/PumpDrive.svelte';

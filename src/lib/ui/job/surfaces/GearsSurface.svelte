@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
-  import { gearFinding, type GearFigure } from '$core/job/drive/gear-work.ts';
+  import { gearFinding, type GearFigure } from '$core/domains/gears/gear-work.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import { lengthLimits } from '$core/job/words.ts';
   import Hands from '../../instruments/tooth/Hands.svelte';

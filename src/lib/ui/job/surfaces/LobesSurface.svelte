@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
   import { plusMinus } from '$core/job/words.ts';
-  import { listOf } from '$core/sheets/engine.ts';
+  import { listOf } from '$core/engine/engine.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import LobeCircle from '../../curves/LobeCircle.svelte';
   import Verdict from '../../primitives/Verdict.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { words } from '$core/job/index.ts';
-  import { numberOf } from '$core/sheets/engine.ts';
-  import { wheelTicks } from '$core/crank/wheel.ts';
+  import { numberOf } from '$core/engine/engine.ts';
+  import { wheelTicks } from '$core/calculations/wheel/wheel-ticks.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import { dateText } from '../../dates.ts';
   import { lengthText } from '../../units.ts';

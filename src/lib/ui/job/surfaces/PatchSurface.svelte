@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
-  import { patchFinding } from '$core/job/drive/patch-work.ts';
-  import { meshPattern } from '$core/drive/mesh.ts';
+  import { patchFinding } from '$core/domains/stack/patch-work.ts';
+  import { meshPattern } from '$core/calculations/mesh/mesh-pattern.ts';
   import { fromBase } from '$core/units/units.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import Tooth from '../../instruments/tooth/Tooth.svelte';

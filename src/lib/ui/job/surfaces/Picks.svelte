@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { Step } from '$core/sheets/types.ts';
-  import { pickPlan } from '$core/job/drive/picks.ts';
-  import { partsTaken } from '$core/job/drive/taken.ts';
+  import type { Step } from '$core/job/run-sheet.ts';
+  import { pickPlan } from '$core/domains/stack/picks.ts';
+  import { partsTaken } from '$core/job/taken.ts';
   import { lengthPm, percent } from '$core/job/words.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import Verdict from '../../primitives/Verdict.svelte';

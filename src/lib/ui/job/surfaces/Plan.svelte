@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
   import { words } from '$core/job/index.ts';
-  import { cycleDegOf, listOf, numberOf } from '$core/sheets/engine.ts';
+  import { cycleDegOf, listOf, numberOf } from '$core/engine/engine.ts';
   import { formatTiming } from '$core/units/format.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import ReadingText from '../ReadingText.svelte';

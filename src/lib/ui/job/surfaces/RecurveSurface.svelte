@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Match } from '$core/curves/curve-match.ts';
+  import type { Match } from '$core/calculations/curve/curve-match.ts';
   import type { Reading } from '$core/job/replay.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import Recurve from '../../curves/Recurve.svelte';

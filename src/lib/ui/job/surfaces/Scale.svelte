@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { tapeDrawing } from '$core/crank/scale-drawing.ts';
-  import { wheelMeasure, wheelTicks } from '$core/crank/wheel.ts';
+  import { tapeDrawing } from '$core/calculations/wheel/printed-scale.ts';
+  import { wheelMeasure } from '$core/calculations/wheel/wheel-measure.ts';
+import { wheelTicks } from '$core/calculations/wheel/wheel-ticks.ts';
   import type { Reading } from '$core/job/replay.ts';
-  import { numberOf } from '$core/sheets/engine.ts';
+  import { numberOf } from '$core/engine/engine.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import ScaleSvg from '../../primitives/ScaleSvg.svelte';
   import { lengthText } from '../../units.ts';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
-  import { numberOf } from '$core/sheets/engine.ts';
+  import { numberOf } from '$core/engine/engine.ts';
   import { formatClock } from '$core/units/format.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import { bearingPoint, CENTRE, SIZE } from '../../instruments/cap/cap-geometry.ts';

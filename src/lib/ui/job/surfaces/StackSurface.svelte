@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
-  import { lastPatch } from '$core/job/drive/patch-work.ts';
-  import { NO_TRIAL, whatIf, type Trial } from '$core/job/drive/what-if.ts';
+  import { lastPatch } from '$core/domains/stack/patch-work.ts';
+  import { NO_TRIAL, whatIf, type Trial } from '$core/domains/stack/what-if.ts';
   import { lengthPm } from '$core/job/words.ts';
   import { fixed } from '$core/units/format.ts';
   import type { Prefs } from '$lib/prefs.ts';

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { mostTelling, type SignKind } from '$core/crank/cycle-evidence.ts';
-  import { cycleState } from '$core/crank/cycle-state.ts';
+  import { mostTelling, type SignKind } from '$core/calculations/cycle/cycle-evidence.ts';
+  import { cycleState } from '$core/calculations/cycle/cycle-state.ts';
   import { words } from '$core/job/index.ts';
-  import { choiceOf, cycleDegOf, listOf, numberOf } from '$core/sheets/engine.ts';
-  import type { VerdictState } from '$core/measure/verdict.ts';
+  import { choiceOf, cycleDegOf, listOf, numberOf } from '$core/engine/engine.ts';
+  import type { VerdictState } from '$core/calculations/verdict/verdict.ts';
   import Result from '../Result.svelte';
   import type { JobSession } from '../session.svelte.ts';
   import type { JobView } from '../view.svelte.ts';

@@ -1,10 +1,10 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
-  import { dwellOf } from '$core/job/tdc-work.ts';
+  import { dwellOf } from '$core/domains/crank/tdc-work.ts';
   import { words } from '$core/job/index.ts';
-  import { slider } from '$core/crank/slider.ts';
-  import { choiceOf, lastMarkOf, sliderOf } from '$core/sheets/engine.ts';
-  import { wrap180 } from '$core/angles.ts';
+  import { slider } from '$core/calculations/piston/slider.ts';
+  import { choiceOf, lastMarkOf, sliderOf } from '$core/engine/engine.ts';
+  import { wrap180 } from '$core/numerics/angles.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import PistonDial from '../../instruments/piston/PistonDial.svelte';
   import { dateText } from '../../dates.ts';

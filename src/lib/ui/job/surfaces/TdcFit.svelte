@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { wrap180 } from '$core/angles.ts';
-  import type { Slider } from '$core/crank/slider.ts';
-  import { fittedDial } from '$core/job/tdc-fit-rows.ts';
+  import { wrap180 } from '$core/numerics/angles.ts';
+  import type { Slider } from '$core/calculations/piston/slider.ts';
+  import { fittedDial } from '$core/domains/crank/tdc-fit-rows.ts';
   import type { Reading } from '$core/job/replay.ts';
   import { fixed } from '$core/units/format.ts';
   import type { Prefs } from '$lib/prefs.ts';

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { methodOutlook, tdcMethods } from '$core/crank/method-reach.ts';
+  import { methodOutlook, tdcMethods } from '$core/calculations/tdc/method-reach.ts';
   import { words } from '$core/job/index.ts';
-  import { lastMarkOf, numberOf, sliderOf } from '$core/sheets/engine.ts';
+  import { lastMarkOf, numberOf, sliderOf } from '$core/engine/engine.ts';
   import { schoolOf } from '$core/sheets/schools.ts';
   import type { ReadingLine } from '../line.svelte.ts';
   import type { JobSession } from '../session.svelte.ts';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { budgetAdvice, type TimingWork } from '$core/job/timing-work.ts';
+  import { budgetAdvice, type TimingWork } from '$core/domains/timing/timing-work.ts';
   import { schoolOf } from '$core/sheets/schools.ts';
   import { plusMinus, type LengthText } from '$core/job/words.ts';
   import { formatTiming } from '$core/units/format.ts';

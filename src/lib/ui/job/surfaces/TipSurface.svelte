@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
   import { list } from '$core/job/words.ts';
-  import { rad } from '$core/angles.ts';
+  import { rad } from '$core/numerics/angles.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import { lengthText } from '../../units.ts';
   import type { ReadingLine } from '../line.svelte.ts';

@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
-  import { rivalText, withArc, type Arc } from '$core/job/drive/tooth-work.ts';
+  import { rivalText, withArc, type Arc } from '$core/domains/tooth/tooth-work.ts';
   import { list, turnWord } from '$core/job/words.ts';
-  import { listOf } from '$core/sheets/engine.ts';
+  import { listOf } from '$core/engine/engine.ts';
   import { formatClock } from '$core/units/format.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import Cap from '../../instruments/cap/Cap.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { Trial } from '$core/job/drive/what-if.ts';
-  import { readingParse } from '$core/measure/reading-parse.ts';
+  import type { Trial } from '$core/domains/stack/what-if.ts';
+  import { readingParse } from '$core/calculations/reading/reading-parse.ts';
   import type { Prefs } from '$lib/prefs.ts';
 
   interface Props {

@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Reading } from '$core/job/replay.ts';
-  import { wiresFinding } from '$core/job/drive/cap-work.ts';
-  import { choiceOf, listOf } from '$core/sheets/engine.ts';
-  import { wrap360 } from '$core/angles.ts';
+  import { wiresFinding } from '$core/domains/cap/cap-work.ts';
+  import { choiceOf, listOf } from '$core/engine/engine.ts';
+  import { wrap360 } from '$core/numerics/angles.ts';
   import type { Prefs } from '$lib/prefs.ts';
   import { bearingPoint, CENTRE, SIZE, turnArrow } from '../../instruments/cap/cap-geometry.ts';
   import ReadingText from '../ReadingText.svelte';

@@ -1,5 +1,5 @@
 import type { Component } from 'svelte';
-import type { Surface } from '$core/sheets/types.ts';
+import type { Surface } from '$core/job/run-sheet.ts';
 
 // surfaces take what they need of { session, view, line, prefs, stepId, onamend }
 // eslint-disable-next-line @typescript-eslint/no-explicit-any

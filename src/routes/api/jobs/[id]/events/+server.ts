@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { eventInput } from '$core/job/schemas.ts';
+import { eventInput } from '$core/job/event-input.ts';
 import { mustAct } from '$lib/server/auth/who.ts';
 import { notFound } from '$lib/server/errors.ts';
 import { api, readBody } from '$lib/server/http.ts';

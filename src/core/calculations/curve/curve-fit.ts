@@ -1,0 +1,193 @@
+import type { z } from 'zod';
+import { fail } from '../../errors/catalogue.ts';
+import { ok, type Result } from '../../errors/result.ts';
+import type { Knot } from './knots.ts';
+import type { curveFitInput } from './schemas.ts';
+
+export interface CurveFit {
+  ramps: 1 | 2;
+  knots: Knot[];
+  startRpm: number;
+  fullRpm: number;
+  fullDeg: number;
+  rmsDeg: number;
+}
+
+interface Shape {
+  breaks: number[];
+  levels: number[];
+  rss: number;
+}
+
+/** Coarse positions tried for every break before refining. */
+const POSITIONS = 22;
+const STARTS = 4;
+
+/**
+ * The plain shape behind a measured curve: flat, one straight ramp or two, flat, without a jump. For given breaks the
+ * levels are linear least squares; breaks are tried on a coarse grid and the best few refined together with the levels by
+ * damped Gauss-Newton (Levenberg-Marquardt, relative stop rule). One or two ramps by BIC = n ln(rss/n + 0.04) + p ln n,
+ * p = 4 or 8; two only from eight points. Error `too-few-readings` under six points.
+ */
+export function curveFit({ points, maxRamps }: z.infer<typeof curveFitInput>): Result<CurveFit> {
+  const n = points.length;
+  if (n < 6) return fail('too-few-readings', 'points', { have: n, need: 6, what: 'points' });
+  const sorted = [...points].sort((a, b) => a.rpm - b.rpm);
+  const x = Float64Array.from(sorted, (p) => p.rpm);
+  const y = Float64Array.from(sorted, (p) => p.deg);
+  const one = best(x, y, 2);
+  const two = maxRamps === 2 && n >= 8 ? best(x, y, 3) : null;
+  const bic = (s: Shape, p: number) => n * Math.log(s.rss / n + 0.04) + p * Math.log(n);
+  const chosen = two && one && bic(two, 8) < bic(one, 4) ? two : one;
+  if (!chosen) return fail('too-few-readings', 'points', { have: 1, need: 2, what: 'different speeds' });
+  const knots = chosen.breaks.map((rpm, k) => ({ rpm, deg: chosen.levels[k]! }));
+  const last = knots[knots.length - 1]!;
+  return ok({
+    ramps: knots.length === 2 ? 1 : 2,
+    knots,
+    startRpm: knots[0]!.rpm,
+    fullRpm: last.rpm,
+    fullDeg: last.deg,
+    rmsDeg: Math.sqrt(chosen.rss / n)
+  });
+}
+
+function best(x: Float64Array, y: Float64Array, count: 2 | 3): Shape | null {
+  const from = x[0]!;
+  const to = x[x.length - 1]!;
+  if (to <= from) return null;
+  const grid = Array.from({ length: POSITIONS }, (_, k) => from + ((to - from) * k) / (POSITIONS - 1));
+  const starts: Shape[] = [];
+  const consider = (breaks: number[]) => {
+    const s = levelsFor(x, y, breaks);
+    if (!s || (starts.length === STARTS && s.rss >= starts[STARTS - 1]!.rss)) return;
+    starts.push(s);
+    starts.sort((a, b) => a.rss - b.rss);
+    if (starts.length > STARTS) starts.pop();
+  };
+  for (let a = 0; a < POSITIONS; a++)
+    for (let b = a + 1; b < POSITIONS; b++)
+      if (count === 2) consider([grid[a]!, grid[b]!]);
+      else for (let c = b + 1; c < POSITIONS; c++) consider([grid[a]!, grid[b]!, grid[c]!]);
+  const refined = starts.map((s) => refine(x, y, s, from, to));
+  return refined.sort((a, b) => a.rss - b.rss)[0] ?? null;
+}
+
+/** Weight of each level in the curve at x: a hat between its neighbours, one beyond the ends. */
+function weights(breaks: readonly number[], x: number, out: Float64Array): number {
+  out.fill(0);
+  const last = breaks.length - 1;
+  if (x <= breaks[0]!) return (void (out[0] = 1), -1);
+  if (x >= breaks[last]!) return (void (out[last] = 1), -1);
+  let j = 0;
+  while (x > breaks[j + 1]!) j++;
+  const t = (x - breaks[j]!) / (breaks[j + 1]! - breaks[j]!);
+  out[j] = 1 - t;
+  out[j + 1] = t;
+  return j;
+}
+
+function levelsFor(x: Float64Array, y: Float64Array, breaks: number[]): Shape | null {
+  const m = breaks.length;
+  const a = new Float64Array(m * m);
+  const b = new Float64Array(m);
+  const w = new Float64Array(m);
+  for (let k = 0; k < x.length; k++) {
+    weights(breaks, x[k]!, w);
+    for (let r = 0; r < m; r++) {
+      if (w[r] === 0) continue;
+      b[r]! += w[r]! * y[k]!;
+      for (let c = 0; c < m; c++) a[r * m + c]! += w[r]! * w[c]!;
+    }
+  }
+  const levels = solve(a, b, m);
+  return levels ? { breaks, levels, rss: squares(x, y, breaks, levels) } : null;
+}
+
+function squares(x: Float64Array, y: Float64Array, breaks: number[], levels: number[]): number {
+  const w = new Float64Array(breaks.length);
+  let rss = 0;
+  for (let k = 0; k < x.length; k++) {
+    weights(breaks, x[k]!, w);
+    let f = 0;
+    for (let j = 0; j < levels.length; j++) f += w[j]! * levels[j]!;
+    rss += (y[k]! - f) ** 2;
+  }
+  return rss;
+}
+
+/** Breaks and levels together; speeds are scaled to the measured range so that both count alike. */
+function refine(x: Float64Array, y: Float64Array, start: Shape, from: number, to: number): Shape {
+  const m = start.breaks.length;
+  const size = 2 * m;
+  const range = to - from;
+  let s = start;
+  let damping = 1e-3;
+  // each accepted step at least halves the distance near the minimum: eighty are far more than are ever taken
+  for (let pass = 0; pass < 80; pass++) {
+    const a = new Float64Array(size * size);
+    const b = new Float64Array(size);
+    const w = new Float64Array(m);
+    const row = new Float64Array(size);
+    for (let k = 0; k < x.length; k++) {
+      const j = weights(s.breaks, x[k]!, w);
+      row.fill(0);
+      let f = 0;
+      for (let q = 0; q < m; q++) {
+        row[m + q] = w[q]!;
+        f += w[q]! * s.levels[q]!;
+      }
+      if (j >= 0) {
+        const slope = (s.levels[j + 1]! - s.levels[j]!) / (s.breaks[j + 1]! - s.breaks[j]!);
+        row[j] = -slope * w[j]! * range;
+        row[j + 1] = -slope * w[j + 1]! * range;
+      }
+      const r = y[k]! - f;
+      for (let p = 0; p < size; p++) {
+        b[p]! += row[p]! * r;
+        for (let q = 0; q < size; q++) a[p * size + q]! += row[p]! * row[q]!;
+      }
+    }
+    for (let p = 0; p < size; p++) a[p * size + p]! += damping * (a[p * size + p]! + 1e-9);
+    const step = solve(a, b, size);
+    if (!step) break;
+    const breaks = s.breaks.map((v, k) => Math.min(to, Math.max(from, v + step[k]! * range)));
+    const ordered = breaks.every((v, k) => k === 0 || v > breaks[k - 1]! + 1e-9 * range);
+    const next = ordered ? levelsFor(x, y, breaks) : null;
+    if (next && next.rss <= s.rss) {
+      const gain = s.rss - next.rss;
+      s = next;
+      damping = Math.max(1e-12, damping / 5);
+      if (gain <= 1e-14 * (s.rss + 1e-12)) break;
+    } else {
+      damping *= 6;
+      if (damping > 1e9) break;
+    }
+  }
+  return s;
+}
+
+/** Gaussian elimination with row exchange; null when the matrix is singular. Destroys its arguments. */
+function solve(a: Float64Array, b: Float64Array, n: number): number[] | null {
+  for (let c = 0; c < n; c++) {
+    let p = c;
+    for (let r = c + 1; r < n; r++) if (Math.abs(a[r * n + c]!) > Math.abs(a[p * n + c]!)) p = r;
+    if (Math.abs(a[p * n + c]!) < 1e-12) return null;
+    if (p !== c) {
+      for (let k = 0; k < n; k++) [a[c * n + k], a[p * n + k]] = [a[p * n + k]!, a[c * n + k]!];
+      [b[c], b[p]] = [b[p]!, b[c]!];
+    }
+    for (let r = c + 1; r < n; r++) {
+      const f = a[r * n + c]! / a[c * n + c]!;
+      for (let k = c; k < n; k++) a[r * n + k]! -= f * a[c * n + k]!;
+      b[r]! -= f * b[c]!;
+    }
+  }
+  const out: number[] = new Array<number>(n).fill(0);
+  for (let r = n - 1; r >= 0; r--) {
+    let sum = b[r]!;
+    for (let k = r + 1; k < n; k++) sum -= a[r * n + k]! * out[k]!;
+    out[r] = sum / a[r * n + r]!;
+  }
+  return out;
+}

@@ -1,0 +1,182 @@
+import type { z } from 'zod';
+import { wrap360 } from '../../numerics/angles.ts';
+import { fail } from '../../errors/catalogue.ts';
+import { ok, type Result } from '../../errors/result.ts';
+import { stepToBase, toBase, unitSize, unitsOf, type Quantity, type Unit } from '../../units/units.ts';
+import type { readingParseInput } from './schemas.ts';
+
+export interface ParsedReading {
+  value: number;
+  resolution: number;
+  unit: Unit | 'clock';
+}
+
+type Input = z.infer<typeof readingParseInput>;
+
+/** A number as typed: decimals counted, because the last digit typed is how finely it was read. */
+const NUMBER = String.raw`(?:\d+(?:[.,]\d*)?|[.,]\d+)`;
+const SIGN = '[+\u2212-]?';
+const PLAIN = new RegExp(`^(${SIGN})\\s*(${NUMBER})\\s*(.*)$`);
+const SUM = new RegExp(`^(${NUMBER}(?:\\s*\\+\\s*${NUMBER})+)\\s*(.*)$`);
+const FRACTION = /^(?:(\d+)(?:\s+|\s*-\s*))?(\d+)\s*\/\s*(\d+)\s*(.*)$/;
+const DIAL = new RegExp(`^(\\d+)\\s*r\\s*(${NUMBER})$`);
+const TIMING = new RegExp(`^(${NUMBER})\\s*(?:°|deg|degrees)?\\s*(b|btdc|before|a|atdc|after)$`);
+const CLOCK_MINUTES = /^(\d{1,2})\s*:\s*(\d{2})(?:\s*o['\u2019]?\s*clock)?$/;
+const CLOCK_HOUR = /^(\d{1,2})\s*o['\u2019]?\s*clock$/;
+
+const UNIT_WORDS: Record<string, Unit> = {
+  mm: 'mm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  thou: 'thou',
+  deg: 'deg',
+  degrees: 'deg',
+  '°': 'deg',
+  kpa: 'kPa',
+  inhg: 'inHg',
+  nm: 'Nm',
+  'n·m': 'Nm',
+  lbft: 'lbft',
+  'lbf·ft': 'lbft',
+  lbin: 'lbin',
+  'lbf·in': 'lbin',
+  rpm: 'rpm',
+  g: 'g',
+  c: 'C',
+  '°c': 'C',
+  f: 'F',
+  '°f': 'F',
+  count: 'count',
+  module: 'module',
+  mod: 'module',
+  dp: 'DP'
+};
+
+const EXPECTED: Record<Quantity, string> = {
+  length: 'a length such as 1.05 mm, 41.5 thou, 3/8 or 0.30+0.35',
+  angle: 'an angle such as 342.5',
+  timing: 'a timing such as 8b, 3 after or tdc',
+  bearing: 'a bearing such as 145 or a clock such as 5:30',
+  pressure: 'a pressure such as 33 kPa or 11 inHg',
+  torque: 'a torque such as 24 Nm or 18 lbft',
+  speed: 'a speed such as 950 rpm, without a thousands comma',
+  mass: 'a mass such as 12 g',
+  temperature: 'a temperature such as 90C',
+  count: 'a whole number',
+  pitch: 'a pitch such as 2.5 module or 10 DP'
+};
+
+/**
+ * Reads a figure the way it is read aloud at the bench.
+ * Grammar: number with optional unit; for lengths also fractions of an inch, sums of stacked blades and dial turns;
+ * for timings `8b`, `3 after`, `tdc`; for bearings a clock. A decimal comma is a decimal point.
+ * @returns value and resolution (one unit of the last digit typed) in the base unit, and the unit understood
+ * Errors: `bad-reading`, `wrong-unit`, `out-of-range`, `needs-per-rev`.
+ * @example readingParse({ text: '12+15 thou', quantity: 'length', defaultUnit: 'mm' })  // 0.6858 mm ± 0.0254
+ */
+export function readingParse(i: Input): Result<ParsedReading> {
+  const text = i.text.trim().toLowerCase().replace(/\s+/g, ' ');
+  if (text === '') return bad(i);
+  return special(text, i) ?? plain(text, i);
+}
+
+const bad = (i: Input) => fail('bad-reading', 'text', { text: i.text, expected: EXPECTED[i.quantity] });
+
+/** The forms that belong to one quantity only; null when the text is none of them. */
+function special(text: string, i: Input): Result<ParsedReading> | null {
+  if (i.quantity === 'length') return dial(text, i) ?? fraction(text, i) ?? sum(text, i);
+  if (i.quantity === 'timing') return timing(text, i);
+  if (i.quantity === 'bearing') return clock(text, i);
+  return null;
+}
+
+function plain(text: string, i: Input): Result<ParsedReading> {
+  const m = PLAIN.exec(text);
+  if (!m) return bad(i);
+  const unit = resolveUnit(m[3]!, i);
+  if (typeof unit !== 'string') return unit;
+  const digits = m[2]!;
+  const wholeOnly = i.quantity === 'speed' || i.quantity === 'count';
+  if (wholeOnly && /,\d{3}$/.test(digits)) return bad(i);
+  const n = number(digits);
+  if (i.quantity === 'count' && n.decimals > 0) return bad(i);
+  const signed = m[1] === '' || m[1] === '+' ? n.value : -n.value;
+  const value = toBase(signed, unit);
+  return finish(i.quantity === 'bearing' ? wrap360(value) : value, stepToBase(n.step, n.value, unit), unit, i);
+}
+
+function dial(text: string, i: Input): Result<ParsedReading> | null {
+  const m = DIAL.exec(text);
+  if (!m) return null;
+  if (i.perRevMm === undefined) return fail('needs-per-rev', 'text', { text: i.text });
+  const pointer = /[.,]/.test(m[2]!) ? number(m[2]!).value : Number(m[2]) / 100;
+  return finish(Number(m[1]) * i.perRevMm + pointer, 0.01, 'mm', i);
+}
+
+function fraction(text: string, i: Input): Result<ParsedReading> | null {
+  const m = FRACTION.exec(text);
+  if (!m) return null;
+  if (m[4] !== '' && UNIT_WORDS[m[4]!] !== 'in') return bad(i);
+  const over = Number(m[3]);
+  if (over === 0)
+    return fail('out-of-range', 'text', { what: `"${i.text}" divides by 0. Type the fraction again, as 3/8.` });
+  return finish((Number(m[1] ?? 0) + Number(m[2]) / over) * 25.4, 25.4 / over, 'in', i);
+}
+
+function sum(text: string, i: Input): Result<ParsedReading> | null {
+  const m = SUM.exec(text);
+  if (!m) return null;
+  const unit = resolveUnit(m[2]!, i);
+  if (typeof unit !== 'string') return unit;
+  const parts = m[1]!.split('+').map((p) => number(p.trim()));
+  const total = parts.reduce((t, p) => t + p.value, 0);
+  return finish(total * unitSize[unit], Math.max(...parts.map((p) => p.step)) * unitSize[unit], unit, i);
+}
+
+function timing(text: string, i: Input): Result<ParsedReading> | null {
+  if (text === 'tdc') return ok({ value: 0, resolution: 1, unit: 'deg' });
+  const m = TIMING.exec(text);
+  if (!m) return null;
+  const n = number(m[1]!);
+  return finish(m[2]!.startsWith('b') || n.value === 0 ? n.value : -n.value, n.step, 'deg', i);
+}
+
+function clock(text: string, i: Input): Result<ParsedReading> | null {
+  const m = CLOCK_MINUTES.exec(text) ?? CLOCK_HOUR.exec(text);
+  if (!m) return null;
+  const hour = Number(m[1]);
+  const minutes = Number(m[2] ?? 0);
+  if (hour < 1 || hour > 12 || minutes > 59)
+    return fail('out-of-range', 'text', {
+      what: `"${i.text}" is not on a clock face. Hours go from 1 to 12, minutes to 59.`
+    });
+  return ok({ value: (hour % 12) * 30 + minutes / 2, resolution: m[2] === undefined ? 30 : 0.5, unit: 'clock' });
+}
+
+function resolveUnit(word: string, i: Input): Unit | Result<never> {
+  if (word === '') return i.defaultUnit;
+  const key = word.replace(/\s+/g, '').replace(/[\u22c5\u2022]/g, '·');
+  const unit = Object.hasOwn(UNIT_WORDS, key) ? UNIT_WORDS[key] : undefined;
+  if (unit === undefined) return bad(i);
+  // a module is often called by its millimetres
+  if (i.quantity === 'pitch' && unit === 'mm') return 'module';
+  const allowed = unitsOf[i.quantity] as readonly Unit[];
+  if (!allowed.includes(unit))
+    return fail('wrong-unit', 'text', { unit: unit, quantity: i.quantity, expected: allowed.join(', ') });
+  return unit;
+}
+
+function number(text: string): { value: number; decimals: number; step: number } {
+  const normal = text.replace(',', '.');
+  const point = normal.indexOf('.');
+  const decimals = point < 0 ? 0 : normal.length - point - 1;
+  return { value: Number(normal), decimals, step: Number(`1e-${decimals}`) };
+}
+
+function finish(value: number, resolution: number, unit: Unit, i: Input): Result<ParsedReading> {
+  // only an absurd run of digits gets here without being finite
+  if (!Number.isFinite(value)) return bad(i);
+  return ok({ value: value === 0 ? 0 : value, resolution, unit });
+}

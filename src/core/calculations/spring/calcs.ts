@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { define } from '../define.ts';
+import { finite as n, notNegative } from '../building-blocks.ts';
+import { springRate } from './spring-rate.ts';
+import * as s from './schemas.ts';
+
+export const springCalcs = [
+  define({
+    name: 'spring.rate',
+    title: 'A spring’s rate from hanging weights',
+    formula:
+      'least squares F = a + kL, F = m·g; uRate from the scatter, 0 for two loads; installed force a + k·installed length',
+    source: 'Hooke’s law; standard gravity 9.80665 m/s², exact by definition',
+    errors: ['too-few-readings'],
+    input: s.springRateInput,
+    output: z.strictObject({ rateNPerMm: n, uRate: notNegative, installedForceN: n.optional() }),
+    example: {
+      in: {
+        loads: [
+          { massG: 100, lengthMm: 14.2 },
+          { massG: 400, lengthMm: 16 }
+        ]
+      },
+      out: { rateNPerMm: 1.634442, uRate: 0 }
+    },
+    calculate: springRate
+  })
+];

@@ -1,0 +1,77 @@
+import { gaugeU, type Gauge } from '../gauge/gauge-combine.ts';
+import { anglesAtDrop, dropMm, slider, type SliderInput } from '../piston/slider.ts';
+import { tdcDwell } from './tdc-dwell.ts';
+import { tdcFit } from './tdc-fit.ts';
+
+/** The accepted ways to find TDC, cheapest first. */
+export const tdcMethods = ['mark', 'highest', 'rod', 'stop', 'pairs', 'fit'] as const;
+export type TdcMethod = (typeof tdcMethods)[number];
+export const isTdcMethod = (m: string): m is TdcMethod => (tdcMethods as readonly string[]).includes(m);
+
+/** A rod watched through the plug hole: read by eye to a millimetre. A rule of thumb, not a calibration. */
+export const ROD: Gauge = { resolution: 1, accuracy: 0.5 };
+/** How many pairs and readings the outlook counts with: what is usually taken. */
+const PAIRS = 3;
+const FIT_ANGLES = [-40, -30, -20, -10, 10, 20, 30, 40];
+
+export interface Outlook {
+  /** standard uncertainty it would reach, degrees; null: cannot be said, `why` says why */
+  uDeg: number | null;
+  why: string;
+}
+
+export interface OutlookInput {
+  slider: SliderInput | null;
+  wheel: Gauge | null;
+  dial: Gauge | null;
+  /** standard uncertainty of the mark's error as an earlier job found it */
+  markU: number | null;
+}
+
+/**
+ * The uncertainty each way of finding TDC would reach with the gauges in hand, before any work is done.
+ * Pairs and stop: three pairs, at the depth tdc.dwell recommends. Fit: eight readings up to 40° each side.
+ * Highest point and rod: the band in which nothing is seen to move, taken as rectangular, with the wheel's own.
+ */
+export function methodOutlook(method: TdcMethod, i: OutlookInput): Outlook {
+  const no = (why: string): Outlook => ({ uDeg: null, why });
+  if (method === 'mark')
+    return i.markU === null ? no('no earlier job has proved this mark') : { uDeg: i.markU, why: '' };
+  if (!i.wheel) return no('no degree wheel in the tray');
+  const uWheel = gaugeU(i.wheel);
+  if (method === 'stop') return { uDeg: uWheel / Math.SQRT2 / Math.sqrt(PAIRS), why: '' };
+  if (!i.slider) return no('stroke and rod are not on the data sheet');
+  if (method === 'rod') return flatTop(i.slider, ROD, uWheel);
+  if (!i.dial) return no('no dial in the tray');
+  if (method === 'highest') return flatTop(i.slider, i.dial, uWheel);
+  return method === 'pairs' ? pairsOutlook(i.slider, i.dial, i.wheel) : fitOutlook(i.slider, i.dial, i.wheel);
+}
+
+function pairsOutlook(s: SliderInput, dial: Gauge, wheel: Gauge): Outlook {
+  const d = tdcDwell({ ...s, dial, wheel, targetUDeg: 0.15 });
+  if (!d.ok) return { uDeg: null, why: d.error.message };
+  const one = d.out.recommended?.uDeg ?? gaugeU(wheel) / Math.SQRT2;
+  return { uDeg: one / Math.sqrt(PAIRS), why: '' };
+}
+
+function fitOutlook(s: SliderInput, dial: Gauge, wheel: Gauge): Outlook {
+  const g = slider(s);
+  if (!g.ok) return { uDeg: null, why: g.error.message };
+  const readings = FIT_ANGLES.map((t) => ({ wheelDeg: t, dialMm: -dropMm(g.out, t) }));
+  const fit = tdcFit({ ...s, readings, dialSense: 1, wheel, dial });
+  return fit.ok ? { uDeg: fit.out.uDeg, why: '' } : { uDeg: null, why: fit.error.message };
+}
+
+function flatTop(s: SliderInput, dial: Gauge, uWheel: number): Outlook {
+  const u = highestU(s, dial, uWheel);
+  return u === null ? { uDeg: null, why: 'the geometry on the data sheet cannot be' } : { uDeg: u, why: '' };
+}
+
+/** Standard uncertainty of a highest point: the dwell band of the dial, rectangular, with the wheel's. */
+export function highestU(s: SliderInput, dial: Gauge, uWheel: number): number | null {
+  const g = slider(s);
+  if (!g.ok) return null;
+  const seen = Math.max(dial.resolution, dial.accuracy);
+  const band = anglesAtDrop(g.out, Math.min(seen, g.out.maxDropMm));
+  return band ? Math.hypot((band.beforeDeg + band.afterDeg) / 2 / Math.sqrt(3), uWheel) : null;
+}

@@ -1,0 +1,157 @@
+import { wrap180, wrap360 } from '../../numerics/angles.ts';
+import { highestU, isTdcMethod, ROD, type TdcMethod } from '../../calculations/tdc/method-reach.ts';
+import { tdcDwell, type Dwell } from '../../calculations/tdc/tdc-dwell.ts';
+import type { CalcError } from '../../errors/result.ts';
+import { gaugeCombine, gaugeU, type Gauge } from '../../calculations/gauge/gauge-combine.ts';
+import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
+import { lastMarkOf, numberOf, sliderOf, type Engine } from '../../engine/engine.ts';
+import { fitWork, type FitWork } from './tdc-fit-rows.ts';
+import { pairsWork, type PairRow, type PairsWork } from './tdc-pair-rows.ts';
+import type { Reading } from '../../job/replay.ts';
+
+export type { PairRow } from './tdc-pair-rows.ts';
+export type TdcSlot = 'depth' | 'before' | 'after' | 'top-dial' | 'top' | 'fit-wheel' | 'fit-dial';
+
+/** True TDC on the degree wheel, by whatever method. */
+export interface TdcFound {
+  tdcWheelDeg: number;
+  /** what the wheel shows at true TDC, in (-180, 180] */
+  errorDeg: number;
+  uDeg: number;
+}
+
+export interface TdcWork {
+  method: TdcMethod;
+  found: TdcFound | null;
+  calc: string;
+  input: unknown;
+  /** what stands in the way of an answer */
+  error: CalcError | null;
+  verdict: Verdict | null;
+  withinDeg: number | null;
+  /** null: this method takes no readings */
+  nextSlot: TdcSlot | null;
+  slots: TdcSlot[];
+  depth: Reading | null;
+  rows: PairRow[];
+  pairs: PairsWork['result'];
+  tops: Reading[];
+  fit: FitWork | null;
+  dwell: Dwell | null;
+}
+
+/** The figures each method asks for. */
+const SLOTS: Record<TdcMethod, TdcSlot[]> = {
+  mark: [],
+  highest: ['top-dial', 'top'],
+  rod: ['top'],
+  stop: ['before', 'after'],
+  pairs: ['depth', 'before', 'after'],
+  fit: ['fit-wheel', 'fit-dial']
+};
+
+/** True TDC from the readings logged so far, by the method chosen on the step. Readings of other methods stay in the log, unused. */
+export function tdcWork(engine: Engine, readings: readonly Reading[], chosen: string, stepId = 'tdc'): TdcWork {
+  const method: TdcMethod = isTdcMethod(chosen) ? chosen : 'pairs';
+  const mine = readings.filter((r) => r.step === stepId);
+  const of = (slot: TdcSlot) => mine.filter((r) => r.slot === slot);
+  const depth = method === 'pairs' ? (of('depth').at(-1) ?? null) : null;
+  const before = of('before');
+  const after = of('after');
+  const slider = sliderOf(engine);
+  const wheel = gaugeOf([...before, ...after, ...of('top'), ...of('fit-wheel')]);
+  const dial = method === 'stop' ? null : gaugeOf([...of('depth'), ...of('fit-dial'), ...of('top-dial')]);
+  const work: TdcWork = {
+    method,
+    found: null,
+    calc: '',
+    input: null,
+    error: null,
+    verdict: null,
+    withinDeg: numberOf(engine, 'tdcWithinDeg') ?? null,
+    nextSlot: null,
+    slots: SLOTS[method],
+    depth,
+    rows: [],
+    pairs: null,
+    tops: method === 'highest' || method === 'rod' ? of('top') : [],
+    fit: null,
+    dwell: dwellOf(slider, dial, wheel)
+  };
+  if (method === 'pairs' || method === 'stop') {
+    const p = pairsWork(before, after, {
+      slider: method === 'pairs' ? slider : null,
+      wheel,
+      dial,
+      dropMm: depth?.value ?? null
+    });
+    Object.assign(work, {
+      rows: p.rows,
+      pairs: p.result,
+      found: p.result,
+      error: p.error,
+      calc: 'tdc.pairs',
+      input: p.input
+    });
+    work.nextSlot =
+      method === 'pairs' && slider && !depth ? 'depth' : before.length > after.length ? 'after' : 'before';
+  } else if (method === 'fit') {
+    work.fit = fitWork(of('fit-wheel'), of('fit-dial'), slider, wheel, dial);
+    Object.assign(work, { found: work.fit.result, error: work.fit.error, calc: 'tdc.fit', input: work.fit.input });
+    work.nextSlot = of('fit-wheel').length > of('fit-dial').length ? 'fit-dial' : 'fit-wheel';
+  } else if (method === 'mark') fromMark(work, engine);
+  else {
+    fromTops(work, slider, wheel, method === 'rod' ? ROD : dial);
+    work.nextSlot = method === 'highest' && of('top-dial').length === 0 ? 'top-dial' : 'top';
+  }
+  if (work.found && work.withinDeg !== null)
+    work.verdict = verdict(0, work.found.uDeg, -work.withinDeg, work.withinDeg);
+  return work;
+}
+
+/** With the wheel zeroed on the mark, an earlier job's error of the mark says where true TDC is on it. */
+function fromMark(work: TdcWork, engine: Engine): void {
+  const last = lastMarkOf(engine);
+  if (!last) return;
+  const tdc = wrap360(-last.errorDeg);
+  Object.assign(work, {
+    found: { tdcWheelDeg: tdc, errorDeg: wrap180(tdc), uDeg: last.uDeg },
+    calc: 'mark.check',
+    input: last
+  });
+}
+
+function fromTops(work: TdcWork, slider: ReturnType<typeof sliderOf>, wheel: Gauge | null, dial: Gauge | null): void {
+  if (work.tops.length === 0 || !slider || !wheel || !dial) return;
+  const flat = highestU(slider, dial, 0);
+  if (flat === null) return;
+  const first = work.tops[0]!.value;
+  const input = { readings: work.tops.map((r) => wrap180(r.value - first)), gauge: wheel };
+  const all = gaugeCombine(input);
+  const tdc = wrap360(first + all.mean);
+  Object.assign(work, {
+    found: { tdcWheelDeg: tdc, errorDeg: wrap180(tdc), uDeg: Math.hypot(flat, all.u) },
+    calc: 'gauge.combine',
+    input
+  });
+}
+
+/** The gauge of the readings; where none was named, only the step that was typed counts. */
+function gaugeOf(rs: Reading[]): Gauge | null {
+  const named = rs.filter((r) => r.gauge).at(-1)?.gauge;
+  if (named) return bare(named);
+  const last = rs.at(-1);
+  return last ? { resolution: last.resolution, accuracy: 0 } : null;
+}
+
+export const bare = (g: Gauge): Gauge => ({ resolution: g.resolution, accuracy: g.accuracy });
+
+/** What the dial cannot see on this engine and how far down to read, for the gauges in hand. */
+export function dwellOf(slider: ReturnType<typeof sliderOf>, dial: Gauge | null, wheel: Gauge | null): Dwell | null {
+  if (!slider || !dial || !wheel) return null;
+  const d = tdcDwell({ ...slider, dial: bare(dial), wheel: bare(wheel), targetUDeg: 0.15 });
+  return d.ok ? d.out : null;
+}
+
+/** Standard uncertainty of a place read on the wheel, TDC's own included. */
+export const placeU = (wheel: Gauge | null, uTdc: number): number => Math.hypot(wheel ? gaugeU(wheel) : 0, uTdc);

@@ -1,0 +1,221 @@
+import type { z } from 'zod';
+import { curveSwapSprings, type SwappedCurve } from '../../calculations/curve/curve-swap-springs.ts';
+import type { curveMatchInput } from '../../calculations/curve/schemas.ts';
+import { interpolate, type Knot } from '../../calculations/curve/knots.ts';
+import type { Spring } from '../../calculations/curve/baseline.ts';
+import type { Result } from '../../errors/result.ts';
+import { bandOf, numberOf, type Engine } from '../../engine/engine.ts';
+import { partsTaken, type Part, type StockItem } from '../../job/taken.ts';
+import type { Replayed } from '../../job/replay.ts';
+import type { SweepWork } from './sweep-work.ts';
+
+export type MatchInput = z.infer<typeof curveMatchInput>;
+export interface ModelError {
+  rmsDeg: number;
+  worstDeg: number;
+  n: number;
+}
+
+export interface TargetPoint {
+  rpm: number;
+  deg: number;
+}
+
+export interface RecurveWork {
+  /** springs in the distributor now, as the data sheet has them; null while they are not known */
+  from: [Spring, Spring] | null;
+  extensionMmPerDeg: number | null;
+  stopDeg: number | null;
+  target: TargetPoint[];
+  targetFrom: 'said' | 'limits' | 'none';
+  /** springs and stop taken on this job */
+  springs: Part[];
+  stop: Part | null;
+  initial: { minBtdc: number; maxBtdc: number } | null;
+  limits: MatchInput['limits'];
+  /** what the springs and stop that were taken will do, less the initial timing */
+  predicted: SwappedCurve | null;
+  problem: string | null;
+  lacks: string[];
+}
+
+/** The springs that are in, the curve that is wanted, and what the parts taken on this job will do. */
+export function recurveWork(engine: Engine, r: Replayed, baseline: SweepWork | null): RecurveWork {
+  const from = springsIn(engine);
+  const extensionMmPerDeg = numberOf(engine, 'extensionMmPerDeg') ?? null;
+  const springs = partsTaken(r, 'spring');
+  const stop = partsTaken(r, 'stop')[0] ?? null;
+  const { target, targetFrom } = targetOf(engine, r);
+  const min = numberOf(engine, 'startMinBtdc') ?? numberOf(engine, 'staticMinBtdc');
+  const max = numberOf(engine, 'startMaxBtdc') ?? numberOf(engine, 'staticMaxBtdc');
+  const lacks = [
+    ...(baseline?.baseline ? [] : ['the curve as it is, six points going up at least']),
+    ...(from ? [] : ['the two springs that are in now']),
+    ...(extensionMmPerDeg === null ? ['how far the springs stretch for a degree'] : []),
+    ...(min === undefined || max === undefined ? ['from where to where the initial timing may be set'] : []),
+    ...(target.length ? [] : ['a target'])
+  ];
+  const stopDeg = stop?.deg ?? numberOf(engine, 'stopDeg') ?? null;
+  const swapped = predict(baseline, { from, extensionMmPerDeg }, springs, stopDeg);
+  const idle = numberOf(engine, 'idleRpm');
+  const total = numberOf(engine, 'totalMaxBtdc');
+  const creep = numberOf(engine, 'creepMaxDeg');
+  return {
+    from,
+    extensionMmPerDeg,
+    stopDeg,
+    target,
+    targetFrom,
+    springs,
+    stop,
+    initial: min === undefined || max === undefined ? null : { minBtdc: min, maxBtdc: max },
+    limits: {
+      ...(total === undefined ? {} : { totalMaxBtdc: total }),
+      ...(idle === undefined ? {} : { idleRpm: idle }),
+      ...(creep === undefined ? {} : { creepMaxDeg: creep })
+    },
+    predicted: swapped?.ok ? swapped.out : null,
+    problem: swapped && !swapped.ok ? swapped.error.message : null,
+    lacks
+  };
+}
+
+export const springOf = (p: Pick<Part, 'rateNPerMm' | 'preloadN'>): Spring => ({
+  rateNPerMm: p.rateNPerMm!,
+  preloadN: p.preloadN!
+});
+
+/**
+ * Stops that differ from the measured maximum by less than the readings can tell are that stop: a curve run against the
+ * stop that is in must not count as carried on beyond itself.
+ */
+const asMeasured = (stopDeg: number, baseline: readonly Knot[], uDeg: number): number => {
+  const maxDeg = Math.max(...baseline.map((k) => k.deg));
+  return stopDeg > maxDeg && stopDeg - maxDeg <= uDeg ? maxDeg : stopDeg;
+};
+
+/**
+ * The fitted shape with a knot at each degree of its ramps. Between them nothing changes; but readings lie all along a
+ * ramp, so how the weights go on beyond the stop may be judged from the whole of it and not from its ends alone.
+ */
+function everyDegree(baseline: readonly Knot[]): Knot[] {
+  return baseline.flatMap((k, n) => {
+    const next = baseline[n + 1];
+    if (!next || next.deg - k.deg <= 1) return [k];
+    const pieces = Math.ceil(next.deg - k.deg);
+    return Array.from({ length: pieces }, (_, j) => ({
+      rpm: k.rpm + ((next.rpm - k.rpm) * j) / pieces,
+      deg: k.deg + ((next.deg - k.deg) * j) / pieces
+    }));
+  });
+}
+
+/**
+ * What a measured sweep becomes with two springs and a stop: curve.swapSprings with its errors, or null while the sweep,
+ * the springs that are in, or one of the parts is not known.
+ */
+export function predict(
+  sweep: Pick<SweepWork, 'baseline' | 'uDeg'> | null,
+  { from, extensionMmPerDeg }: Pick<RecurveWork, 'from' | 'extensionMmPerDeg'>,
+  springs: readonly Pick<Part, 'rateNPerMm' | 'preloadN'>[],
+  stopDeg: number | null | undefined
+): Result<SwappedCurve> | null {
+  if (!sweep?.baseline || !from || extensionMmPerDeg === null || springs.length !== 2 || !stopDeg) return null;
+  return curveSwapSprings({
+    baseline: everyDegree(sweep.baseline),
+    from,
+    to: springs.map(springOf),
+    extensionMmPerDeg,
+    stopDeg: asMeasured(stopDeg, sweep.baseline, sweep.uDeg)
+  });
+}
+
+function springsIn(engine: Engine): [Spring, Spring] | null {
+  const [a, pa, b, pb] = ['springARate', 'springAPreload', 'springBRate', 'springBPreload'].map((n) =>
+    numberOf(engine, n)
+  );
+  return a === undefined || pa === undefined || b === undefined || pb === undefined
+    ? null
+    : [
+        { rateNPerMm: a, preloadN: pa },
+        { rateNPerMm: b, preloadN: pb }
+      ];
+}
+
+/** What was said on the job; else the middle of the data sheet's limits. */
+function targetOf(engine: Engine, r: Replayed): Pick<RecurveWork, 'target' | 'targetFrom'> {
+  if (r.target) return { target: r.target.points, targetFrom: 'said' };
+  const band = bandOf(engine);
+  return band
+    ? { target: band.map((b) => ({ rpm: b.rpm, deg: (b.minDeg + b.maxDeg) / 2 })), targetFrom: 'limits' }
+    : { target: [], targetFrom: 'none' };
+}
+
+/**
+ * The input of the search over the tray, or null while something is missing. What was taken on this job counts as in the
+ * tray: the search is for all that could be in the distributor.
+ */
+export function matchInput(
+  w: RecurveWork,
+  baseline: Knot[] | null | undefined,
+  stock: readonly StockItem[],
+  target: TargetPoint[] = w.target
+): MatchInput | null {
+  if (!baseline || !w.from || w.extensionMmPerDeg === null || !w.initial || target.length === 0) return null;
+  const held = (id: string) => w.springs.filter((s) => s.id === id).length;
+  return {
+    baseline,
+    from: w.from,
+    extensionMmPerDeg: w.extensionMmPerDeg,
+    target: target.map((t) => ({ ...t, weight: 1 })),
+    tray: {
+      springs: stock
+        .filter((s) => s.kind === 'spring')
+        .map((s) => ({ id: s.id, ...springOf(s), count: s.count + held(s.id) })),
+      stops: stock
+        .filter((s) => s.kind === 'stop' && (s.count > 0 || s.id === w.stop?.id))
+        .map((s) => ({ id: s.id, deg: s.deg! }))
+    },
+    initial: { ...w.initial, stepDeg: 0.5 },
+    limits: w.limits,
+    top: 5
+  };
+}
+
+/** Predicted advance at a speed: nothing below the start, the stop above full advance, the higher where it snaps. */
+export function advanceOf(c: SwappedCurve, rpm: number): number {
+  if (rpm < c.startRpm) return 0;
+  let deg = 0;
+  for (let k = 0; k < c.points.length; k++) {
+    const p = c.points[k]!;
+    if (p.rpm > rpm) {
+      const q = c.points[k - 1]!;
+      return q.deg + ((p.deg - q.deg) * (rpm - q.rpm)) / (p.rpm - q.rpm);
+    }
+    deg = p.deg;
+  }
+  return deg;
+}
+
+/**
+ * How far the prediction was from what was measured afterwards, in crank degrees: rms over the points going up, the
+ * initial timing of the second sweep under the predicted curve. What it earns is how much the model is trusted next time.
+ */
+export function modelError(c: SwappedCurve, after: SweepWork): ModelError | null {
+  const up = after.points.filter((p) => p.deg !== null && p.dir === 'up');
+  if (up.length < 3 || after.initialBtdc === null) return null;
+  const off = up.map((p) => p.deg! - after.initialBtdc! - advanceOf(c, p.rpm));
+  return {
+    rmsDeg: Math.sqrt(off.reduce((t, x) => t + x * x, 0) / off.length),
+    worstDeg: off.reduce((t, x) => (Math.abs(x) > Math.abs(t) ? x : t), 0),
+    n: off.length
+  };
+}
+
+/** The advance at speeds from knots, flat outside. */
+export const knotsAt = (knots: readonly Knot[], rpm: number): number =>
+  interpolate(
+    knots.map((k) => k.rpm),
+    knots.map((k) => k.deg),
+    rpm
+  );

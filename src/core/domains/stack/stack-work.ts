@@ -1,0 +1,217 @@
+import { driveWander } from '../../calculations/drive/drive-wander.ts';
+import { stackEndFloat, type EndFloat } from '../../calculations/stack/stack-end-float.ts';
+import { stackEngagement, type Engagement } from '../../calculations/stack/stack-engagement.ts';
+import { stackThermal } from '../../calculations/stack/stack-thermal.ts';
+import type { metals } from '../../calculations/stack/schemas.ts';
+import { gaugeU } from '../../calculations/gauge/gauge-combine.ts';
+import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
+import { choiceOf, numberOf, type Engine } from '../../engine/engine.ts';
+import type { Reading, Replayed } from '../../job/replay.ts';
+import { gaugeOf, lastOf, partsOfSum, settledOf, type Settled } from '../../job/readings.ts';
+import { partsTaken, type Part } from '../../job/taken.ts';
+
+export type DriveKind = 'pedestal' | 'own-gear' | 'open-case';
+
+/** One place round the pedestal: the blades that filled it, and their sum. */
+export interface GapRow {
+  reading: Reading;
+  blades: number[];
+  sumMm: number;
+}
+
+export interface Judged {
+  mm: number;
+  uMm: number;
+  verdict: Verdict | null;
+}
+
+export interface Wander {
+  leadMm: number;
+  fromFloatCrankDeg: number;
+  fromBacklashCrankDeg: number;
+  totalCrankDeg: number;
+}
+
+export interface StackWork {
+  kind: DriveKind | null;
+  minMm: number | null;
+  maxMm: number | null;
+  targetMm: number | null;
+  washers: Reading[];
+  gaps: GapRow[];
+  /** spread of the gaps round the face: tilt */
+  tiltMm: number | null;
+  /** from washer and gaps, no packing in */
+  bare: EndFloat | null;
+  /** read directly, push and pull */
+  direct: (Settled & { verdict: Verdict | null }) | null;
+  packing: Part[];
+  packingMm: Settled | null;
+  /** the float that counts: read directly on the finished drive, else washer and gaps with the packing that was chosen */
+  float: (Judged & { from: 'dial' | 'washer' | 'bench' }) | null;
+  engagement: Engagement | null;
+  gasket: Settled | null;
+  faceMm: number | null;
+  wander: Wander | null;
+  hot: { growthMm: number; hotFloatMm: number; hotC: number } | null;
+  /** float lost when the clamp is tightened: the drive stands on the pump if that is more than can be misread */
+  lossMm: Settled | null;
+  bottoms: boolean;
+  /** the gear touches both faces: nothing may be turned */
+  clamped: boolean;
+  /** fields of the data sheet that would show more */
+  lacks: string[];
+}
+
+/** Where in its limits the float is aimed, by the school chosen; a wanted float on the data sheet comes first. */
+const AIM: Record<string, number> = { centre: 0.5, loose: 0.75, tight: 0.25 };
+
+const judged = (mm: number, u: number, min: number | null, max: number | null): Verdict | null =>
+  min === null && max === null ? null : verdict(mm, u, min, max);
+
+/**
+ * The drive as it is stacked, from the readings of the log, the parts taken and the data sheet. Lengths in mm, u is one
+ * standard uncertainty. Float: stack.endFloat plus the packing, or read directly; depth: stack.engagement.
+ */
+export function stackWork(engine: Engine, r: Replayed): StackWork {
+  const { readings } = r;
+  const min = numberOf(engine, 'floatMinMm') ?? null;
+  const max = numberOf(engine, 'floatMaxMm') ?? null;
+  const washers = readings.filter((x) => x.slot === 'washer');
+  const gaps = readings
+    .filter((x) => x.slot === 'gap')
+    .map((reading) => ({ reading, blades: partsOfSum(reading), sumMm: reading.value }));
+  const bare =
+    washers.length > 0 && gaps.length > 0 && gaps.every((g) => g.blades.every((b) => b > 0))
+      ? stackEndFloat({
+          washerMm: washers.map((w) => w.value),
+          washerGauge: gaugeOf(washers[0]!),
+          gaps: gaps.map((g) => g.blades),
+          bladeGauge: gaugeOf(gaps[0]!.reading),
+          spec: { minMm: min, maxMm: max }
+        })
+      : null;
+  const dial = settledOf(readings, 'float-dial');
+  const bench = settledOf(readings, 'float');
+  const packing = partsTaken(r, 'packing');
+  const packingMm = settledOf(readings, 'packing') ?? thicknessOf(packing);
+  const float = floatThatCounts(bare, dial, bench, packingMm, min, max);
+  const engagement = depthOf(engine, readings);
+  const lossMm = lossOf(readings);
+  return {
+    kind: (choiceOf(engine, 'driveKind') as DriveKind | undefined) ?? null,
+    minMm: min,
+    maxMm: max,
+    targetMm:
+      numberOf(engine, 'floatTargetMm') ??
+      (min !== null && max !== null
+        ? min + (max - min) * (AIM[r.chosen.get('float-target') ?? 'centre'] ?? 0.5)
+        : null),
+    washers,
+    gaps,
+    tiltMm: gaps.length > 1 ? Math.max(...gaps.map((g) => g.sumMm)) - Math.min(...gaps.map((g) => g.sumMm)) : null,
+    bare,
+    direct: dial && { ...dial, verdict: judged(dial.value, dial.u, min, max) },
+    packing,
+    packingMm,
+    float,
+    engagement,
+    gasket: gasketOf(engine, readings),
+    faceMm: numberOf(engine, 'gearFaceMm') ?? null,
+    wander: float && float.mm > 0 ? wanderOf(engine, float.mm) : null,
+    hot: float ? hotOf(engine, float.mm) : null,
+    lossMm,
+    bottoms: lossMm !== null && lossMm.value > 2 * lossMm.u + 1e-9,
+    clamped: bare !== null && bare.preloaded && packing.length === 0,
+    lacks: ['floatMinMm', 'floatMaxMm'].filter((n) => !engine.values[n])
+  };
+}
+
+function floatThatCounts(
+  bare: EndFloat | null,
+  dial: Settled | null,
+  bench: Settled | null,
+  packing: Settled | null,
+  min: number | null,
+  max: number | null
+): StackWork['float'] {
+  if (dial) return { mm: dial.value, uMm: dial.u, verdict: judged(dial.value, dial.u, min, max), from: 'dial' };
+  if (bare) {
+    const mm = bare.floatMm + (packing?.value ?? 0);
+    const uMm = Math.hypot(bare.uMm, packing?.u ?? 0);
+    return { mm, uMm, verdict: judged(mm, uMm, min, max), from: 'washer' };
+  }
+  if (bench) return { mm: bench.value, uMm: bench.u, verdict: judged(bench.value, bench.u, min, max), from: 'bench' };
+  return null;
+}
+
+/** Pieces laid on one another: thicknesses add, their uncertainties in squares. */
+export const thicknessOf = (parts: readonly Part[]): Settled | null =>
+  parts.length === 0
+    ? null
+    : {
+        value: parts.reduce((t, p) => t + (p.thicknessMm ?? 0), 0),
+        u: Math.hypot(...parts.map((p) => p.uMm ?? 0)),
+        n: parts.length
+      };
+
+/** The last reading of each counts: read again after a correction, the one before is of another state. */
+function lossOf(readings: readonly Reading[]): Settled | null {
+  const loose = lastOf(readings, 'float-loose');
+  const tight = lastOf(readings, 'float-tight');
+  return loose && tight
+    ? { value: loose.value - tight.value, u: Math.hypot(gaugeU(gaugeOf(loose)), gaugeU(gaugeOf(tight))), n: 2 }
+    : null;
+}
+
+function gasketOf(engine: Engine, readings: readonly Reading[]): Settled | null {
+  const read = settledOf(readings, 'gasket');
+  if (read) return read;
+  const sheet = numberOf(engine, 'gasketMm');
+  return sheet === undefined ? null : { value: sheet, u: 0, n: 1 };
+}
+
+function depthOf(engine: Engine, readings: readonly Reading[]): Engagement | null {
+  const length = settledOf(readings, 'length');
+  const depth = settledOf(readings, 'drive-depth');
+  const offset = settledOf(readings, 'offset') ?? { value: 0, u: 0, n: 0 };
+  const gasket = gasketOf(engine, readings) ?? { value: 0, u: 0, n: 0 };
+  const slot = numberOf(engine, 'pumpSlotDepthMm');
+  const minClearance = numberOf(engine, 'minClearanceMm');
+  if (!length || !depth) return null;
+  return stackEngagement({
+    lengthMm: length.value,
+    depthToDriveMm: depth.value,
+    featureOffsetMm: offset.value,
+    gasketMm: gasket.value,
+    minEngagementMm: numberOf(engine, 'minEngagementMm') ?? 0,
+    uMm: { length: length.u, depth: depth.u, offset: offset.u, gasket: gasket.u },
+    ...(slot === undefined ? {} : { slotDepthMm: slot }),
+    ...(minClearance === undefined ? {} : { minClearanceMm: minClearance })
+  });
+}
+
+/** What a float does to the timing, when the sheet holds the gear. */
+export function wanderOf(engine: Engine, floatMm: number): Wander | null {
+  const [helixAngleDeg, pitchDiameterMm, ratio] = ['helixDeg', 'gearPitchMm', 'ratio'].map((n) => numberOf(engine, n));
+  if (helixAngleDeg === undefined || pitchDiameterMm === undefined || ratio === undefined) return null;
+  const backlashMm = numberOf(engine, 'backlashMm') ?? 0;
+  return driveWander({ helixAngleDeg, pitchDiameterMm, endFloatMm: Math.max(0, floatMm), backlashMm, ratio });
+}
+
+const COLD_C = 20;
+type Metal = (typeof metals)[number];
+
+/** What warming from 20 °C to the oil's temperature does to a float. */
+export function hotOf(engine: Engine, coldFloatMm: number): StackWork['hot'] {
+  const lengthMm = numberOf(engine, 'floatLengthMm');
+  const hotC = numberOf(engine, 'hotC');
+  const housing = choiceOf(engine, 'housingMetal') as Metal | undefined;
+  const shaft = choiceOf(engine, 'shaftMetal') as Metal | undefined;
+  if (lengthMm === undefined || hotC === undefined || !housing || !shaft) return null;
+  const arrangement = choiceOf(engine, 'driveKind') === 'own-gear' ? 'housing-between-collars' : 'shaft-in-housing';
+  return {
+    ...stackThermal({ lengthMm, housing, shaft, coldC: COLD_C, hotC, coldFloatMm, arrangement }),
+    hotC
+  };
+}

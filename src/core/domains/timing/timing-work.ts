@@ -1,0 +1,206 @@
+import type { Verdict } from '../../calculations/verdict/verdict.ts';
+import { verdict } from '../../calculations/verdict/verdict.ts';
+import { gaugeCombine } from '../../calculations/gauge/gauge-combine.ts';
+import { staticGain } from '../../calculations/static-timing/static-gain.ts';
+import { timingBudget } from '../../calculations/timing/timing-budget.ts';
+import { staticAdjust, type HousingMove } from '../../calculations/static-timing/static-adjust.ts';
+import { choiceOf, numberOf, type Engine } from '../../engine/engine.ts';
+import type { MarkError } from '../crank/mark-work.ts';
+import type { Reading } from '../../job/replay.ts';
+
+/** One setting of the housing, with the readings taken of it. */
+export interface SettingRow {
+  n: number;
+  readings: Reading[];
+  /** mean as read, before TDC */
+  readBtdc: number;
+  /** after the mark's error is taken off; the same when the mark's error is not known */
+  btdc: number;
+  uDeg: number;
+  /** shares of the variance: what to measure better */
+  uReading: number;
+  uMark: number;
+  /** of the readings: their scatter, and the gauge's own */
+  uScatter: number;
+  uGauge: number;
+  /** rim scale at this setting, mm */
+  rimMm: number | null;
+  verdict: Verdict | null;
+  move: HousingMove | null;
+}
+
+/** The slot in which a way of seeing the firing point is read. */
+export const METHOD_SLOT: Record<string, string> = {
+  lamp: 'fires',
+  edge: 'fires-edge',
+  spark: 'fires-spark',
+  vane: 'fires-vane',
+  tip: 'fires-tip'
+};
+
+export interface TimingWork {
+  /** the slot that is read now: that of the way chosen, where there are ways */
+  slot: string;
+  /** what other ways of seeing it gave, with whether they agree with this one */
+  others: { method: string; btdc: number; uDeg: number; apartDeg: number; agrees: boolean }[];
+  /** what makes up the uncertainty of the latest setting, largest first */
+  budget: ReturnType<typeof timingBudget> | null;
+  /** what a millimetre at the rim does, learnt from two settings, and where the rim belongs for the target */
+  gain: { degPerMm: number; rimMm: number } | null;
+  rows: SettingRow[];
+  latest: SettingRow | null;
+  markKnown: boolean;
+  targetBtdc: number | null;
+  minBtdc: number | null;
+  maxBtdc: number | null;
+  /** a further reading is of the same setting, until the housing is turned */
+  nextIsRepeat: boolean;
+}
+
+/**
+ * Timing readings of a step, grouped by setting of the housing: the first slot begins a new setting, its `-again`
+ * slot repeats the last. Each mean is corrected for the mark's error, judged, and turned into a housing move.
+ */
+export function timingWork(
+  engine: Engine,
+  readings: readonly Reading[],
+  stepId: string,
+  slot: string,
+  mark: MarkError | null,
+  byMethod = false
+): TimingWork {
+  const targetBtdc = numberOf(engine, 'staticBtdc') ?? null;
+  const minBtdc = numberOf(engine, 'staticMinBtdc') ?? null;
+  const maxBtdc = numberOf(engine, 'staticMaxBtdc') ?? null;
+  const groups: Reading[][] = [];
+  for (const r of readings) {
+    if (r.step !== stepId || (r.slot !== slot && r.slot !== `${slot}-again`)) continue;
+    if (r.slot === slot || groups.length === 0) groups.push([r]);
+    else groups[groups.length - 1]!.push(r);
+  }
+  const rows = groups.map((g, k) => setting(k + 1, g, engine, mark, { targetBtdc, minBtdc, maxBtdc }));
+  for (const [k, row] of rows.entries()) row.rimMm = rimAt(readings, stepId, groups[k]!, groups[k + 1]);
+  const latest = rows[rows.length - 1] ?? null;
+  return {
+    slot,
+    others: byMethod && latest ? othersOf(engine, readings, stepId, slot, mark, latest) : [],
+    budget: latest ? budgetOf(latest, mark !== null) : null,
+    gain: targetBtdc === null ? null : gainOf(rows, targetBtdc),
+    rows,
+    latest,
+    markKnown: mark !== null,
+    targetBtdc,
+    minBtdc,
+    maxBtdc,
+    nextIsRepeat: latest !== null && latest.verdict?.state !== 'out'
+  };
+}
+
+/** What the other ways gave last, and whether they agree within their uncertainties. */
+function othersOf(
+  engine: Engine,
+  readings: readonly Reading[],
+  stepId: string,
+  slot: string,
+  mark: MarkError | null,
+  latest: SettingRow
+): TimingWork['others'] {
+  return Object.entries(METHOD_SLOT).flatMap(([method, other]) => {
+    if (other === slot) return [];
+    const row = timingWork(engine, readings, stepId, other, mark).latest;
+    if (!row) return [];
+    const apartDeg = row.btdc - latest.btdc;
+    // the mark's error is in both alike and drops out of the difference
+    const agrees = Math.abs(apartDeg) <= 2 * Math.hypot(row.uReading, latest.uReading) + 1e-9;
+    return [{ method, btdc: row.btdc, uDeg: row.uDeg, apartDeg, agrees }];
+  });
+}
+
+const budgetOf = (row: SettingRow, markKnown: boolean): ReturnType<typeof timingBudget> =>
+  timingBudget({
+    terms: [
+      { name: 'the gauge itself', uDeg: row.uGauge },
+      { name: 'scatter of the readings', uDeg: row.uScatter },
+      ...(markKnown ? [{ name: 'where true TDC lies', uDeg: row.uMark }] : [])
+    ]
+  });
+
+/** What to measure better, from the largest share. */
+export function budgetAdvice(b: ReturnType<typeof timingBudget>, readings: number): string {
+  const most = b.shares[0]!;
+  const pct = `${(100 * most.share).toFixed(0)} %`;
+  switch (most.name) {
+    case 'the gauge itself':
+      return `Most of it, ${pct}, is the gauge: a finer scale helps, more readings do not.`;
+    case 'scatter of the readings':
+      return `Most of it, ${pct}, is scatter: ${readings < 4 ? 'read it again a few times' : 'look for what moves: slack, a loose plate'}.`;
+    default:
+      return `Most of it, ${pct}, is where true TDC lies: more pairs at TDC help, more readings here do not.`;
+  }
+}
+
+function gainOf(rows: readonly SettingRow[], targetBtdc: number): TimingWork['gain'] {
+  const moves = rows.flatMap((r) => (r.rimMm === null ? [] : [{ rimMm: r.rimMm, btdc: r.btdc }]));
+  if (moves.length < 2) return null;
+  const gain = staticGain({ moves, targetBtdc });
+  return gain.ok ? gain.out : null;
+}
+
+/** The rim as it was read while a setting stood: after its first reading, before the next setting's. */
+function rimAt(
+  readings: readonly Reading[],
+  stepId: string,
+  group: readonly Reading[],
+  next: readonly Reading[] | undefined
+): number | null {
+  const from = group[0]!.seq;
+  const to = next?.[0]!.seq ?? Infinity;
+  const rim = readings.findLast((r) => r.step === stepId && r.slot === 'rim' && r.seq > from && r.seq < to);
+  return rim?.value ?? null;
+}
+
+interface Limits {
+  targetBtdc: number | null;
+  minBtdc: number | null;
+  maxBtdc: number | null;
+}
+
+function setting(n: number, readings: Reading[], engine: Engine, mark: MarkError | null, lim: Limits): SettingRow {
+  const gauge = readings.map((r) => r.gauge).find((g) => g !== null) ?? {
+    resolution: readings[0]!.resolution,
+    accuracy: 0
+  };
+  const all = gaugeCombine({ readings: readings.map((r) => r.value), gauge });
+  const uMark = mark?.uDeg ?? 0;
+  const btdc = all.mean - (mark?.errorDeg ?? 0);
+  const uDeg = Math.hypot(all.u, uMark);
+  const judged = mark !== null && (lim.minBtdc !== null || lim.maxBtdc !== null);
+  return {
+    n,
+    readings,
+    readBtdc: all.mean,
+    btdc,
+    uDeg,
+    uReading: all.u,
+    uMark,
+    uScatter: all.uA,
+    uGauge: all.uB,
+    rimMm: null,
+    verdict: judged ? verdict(btdc, uDeg, lim.minBtdc, lim.maxBtdc) : null,
+    move: housingMove(engine, btdc, lim.targetBtdc)
+  };
+}
+
+function housingMove(engine: Engine, measuredBtdc: number, targetBtdc: number | null): HousingMove | null {
+  const rotorDirection = choiceOf(engine, 'rotorDirection');
+  const ratio = numberOf(engine, 'ratio');
+  if (targetBtdc === null || ratio === undefined || (rotorDirection !== 'cw' && rotorDirection !== 'ccw')) return null;
+  const rimDiameterMm = numberOf(engine, 'rimDiameterMm');
+  return staticAdjust({
+    measuredBtdc,
+    targetBtdc,
+    rotorDirection,
+    ratio,
+    ...(rimDiameterMm === undefined ? {} : { rimDiameterMm })
+  });
+}

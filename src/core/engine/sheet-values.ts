@@ -1,0 +1,175 @@
+import { fail } from '../errors/catalogue.ts';
+import { ok, type Result } from '../errors/result.ts';
+import { readingParse } from '../calculations/reading/reading-parse.ts';
+import { baseUnit, unitsOf, type Quantity, type Unit } from '../units/units.ts';
+import { fieldOf, type Field } from '../sheets/data-sheet.ts';
+import { cycleDegOf, listOf, numberOf, sliderOf, type Engine, type SheetValue } from './engine.ts';
+
+/**
+ * Reads what was typed into a field of the data sheet. Lengths, angles and the like go through the reading grammar,
+ * so a sheet may be copied in its own units.
+ * Errors: those of `reading.parse`, and `out-of-range` or `bad-input` with what the field expects.
+ */
+export function parseSheetValue(name: string, given: string, unit: string | null): Result<SheetValue['value']> {
+  const field = fieldOf(name);
+  if (!field) return fail('bad-input', 'name', { what: `The data sheet has no value called "${name}".` });
+  const text = given.trim();
+  switch (field.kind) {
+    case 'choice':
+      return field.choices!.some((c) => c.id === text)
+        ? ok(text)
+        : fail('bad-input', name, {
+            what: `${field.label}: choose ${field.choices!.map((c) => c.label).join(' or ')}.`
+          });
+    case 'order':
+      return parseOrder(field, text);
+    case 'offsets':
+      return parseOffsets(field, text);
+    case 'band':
+      return parsePoints(field, text, 3);
+    case 'pairs':
+      return parsePoints(field, text, 2);
+    case 'number': {
+      const n = Number(text.replace(',', '.'));
+      return text !== '' && Number.isFinite(n)
+        ? within(field, n)
+        : fail('bad-input', name, { what: `${field.label}: "${given}" is not a number. Expected ${field.example}.` });
+    }
+    case 'quantity':
+      return parseQuantity(field, text, unit);
+  }
+}
+
+function parseQuantity(field: Field, text: string, unit: string | null): Result<number> {
+  const quantity = field.quantity as Quantity;
+  const allowed = unitsOf[quantity] as readonly string[];
+  const defaultUnit = (unit !== null && allowed.includes(unit) ? unit : baseUnit(quantity)) as Unit;
+  const r = readingParse({ text, quantity, defaultUnit });
+  if (!r.ok)
+    return { ok: false, error: { ...r.error, path: field.name, message: `${field.label}: ${r.error.message}` } };
+  return within(field, r.out.value);
+}
+
+function within(field: Field, n: number): Result<number> {
+  const low = field.min !== undefined && n < field.min;
+  const high = field.max !== undefined && n > field.max;
+  const zero = field.positive && n <= 0;
+  if (!low && !high && !zero) return ok(n);
+  const must = zero ? 'must be above 0' : `must be from ${field.min ?? '…'} to ${field.max ?? '…'}`;
+  return fail('out-of-range', field.name, { what: `${field.label} ${must}; ${n} was read.` });
+}
+
+function parseOrder(field: Field, text: string): Result<number[]> {
+  const parts = text.split(/[\s,;\-\u2013]+/).filter((p) => p !== '');
+  const order = parts.map(Number);
+  const bad = order.some((n) => !Number.isInteger(n) || n < 1) || order.length === 0 || order.length > 12;
+  if (bad)
+    return fail('bad-input', field.name, {
+      what: `${field.label}: write the cylinders in firing order, as ${field.example}.`
+    });
+  if (order[0] !== 1)
+    return fail('bad-input', field.name, {
+      what: `${field.label} begins with cylinder 1; ${order[0]} was read first.`
+    });
+  for (let n = 1; n <= order.length; n++) {
+    const times = order.filter((x) => x === n).length;
+    if (times !== 1)
+      return fail('bad-input', field.name, {
+        what: `${field.label}: ${order.length} cylinders are named, so each of 1 to ${order.length} must stand once; ${n} stands ${times === 0 ? 'nowhere' : `${times} times`}.`
+      });
+  }
+  return ok(order);
+}
+
+function parseOffsets(field: Field, text: string): Result<number[]> {
+  const offsets = text
+    .split(/[\s;,]+/)
+    .filter((p) => p !== '')
+    .map(Number);
+  const rising = offsets.every((d, k) => Number.isFinite(d) && (k === 0 ? d === 0 : d > offsets[k - 1]!));
+  if (!rising || offsets.length === 0)
+    return fail('bad-input', field.name, {
+      what: `${field.label}: crank degrees in firing order, rising from 0, as ${field.example}.`
+    });
+  return ok(offsets);
+}
+
+/**
+ * A curve as it is copied off a card: points apart by semicolons or lines, in each a speed or depression and one value,
+ * or a least and a most. Answered as a flat list, point after point. The first figure must rise from point to point.
+ */
+function parsePoints(field: Field, text: string, size: 2 | 3): Result<number[]> {
+  const out: number[] = [];
+  const points = text.split(/[;\n]+/).filter((p) => p.trim() !== '');
+  for (const [k, point] of points.entries()) {
+    const figures = (point.match(/\d+(?:[.,]\d+)?/g) ?? []).map((x) => Number(x.replace(',', '.')));
+    if (figures.length !== size)
+      return fail('bad-input', field.name, {
+        what: `${field.label}: point ${k + 1}, "${point.trim()}", should have ${size} figures, as ${field.example}.`
+      });
+    if (size === 3 && figures[1]! > figures[2]!)
+      return fail('bad-input', field.name, {
+        what: `${field.label}: at ${figures[0]} the least, ${figures[1]}, is above the most, ${figures[2]}.`
+      });
+    if (k > 0 && figures[0]! <= out[(k - 1) * size]!)
+      return fail('bad-input', field.name, {
+        what: `${field.label}: ${figures[0]} comes after ${out[(k - 1) * size]}: the points must rise.`
+      });
+    out.push(...figures);
+  }
+  return points.length < 2
+    ? fail('bad-input', field.name, { what: `${field.label}: two points at least, as ${field.example}.` })
+    : ok(out);
+}
+
+/** What contradicts itself between values that are each fine alone. */
+export function sheetConflicts(e: Engine): { names: string[]; message: string }[] {
+  const found: { names: string[]; message: string }[] = [];
+  const count = numberOf(e, 'cylinders');
+  const order = listOf(e, 'firingOrder');
+  const offsets = listOf(e, 'firingOffsets');
+  if (count !== undefined && order && order.length !== count)
+    found.push({
+      names: ['cylinders', 'firingOrder'],
+      message: `${count} cylinders, but the firing order names ${order.length}.`
+    });
+  if (offsets && order && offsets.length !== order.length)
+    found.push({
+      names: ['firingOffsets'],
+      message: `The firing order names ${order.length} cylinders, the firing angles ${offsets.length}.`
+    });
+  if (offsets && offsets[offsets.length - 1]! >= cycleDegOf(e))
+    found.push({ names: ['firingOffsets'], message: `A firing angle reaches ${cycleDegOf(e)}°, the whole cycle.` });
+  const g = sliderOf(e);
+  if (g && !(g.rodMm > g.strokeMm / 2 + Math.abs(g.pinOffsetMm ?? 0)))
+    found.push({
+      names: ['strokeMm', 'rodMm'],
+      message: `A rod of ${g.rodMm} mm cannot follow a stroke of ${g.strokeMm} mm: it must be longer than half the stroke plus the offset.`
+    });
+  const min = numberOf(e, 'staticMinBtdc');
+  const max = numberOf(e, 'staticMaxBtdc');
+  const target = numberOf(e, 'staticBtdc');
+  if (min !== undefined && max !== undefined && min > max)
+    found.push({
+      names: ['staticMinBtdc', 'staticMaxBtdc'],
+      message: 'The earliest limit of the initial timing is below the latest.'
+    });
+  else if (target !== undefined && ((min !== undefined && target < min) || (max !== undefined && target > max)))
+    found.push({ names: ['staticBtdc'], message: 'The initial timing lies outside its own limits.' });
+  for (const [low, high, what] of LIMITS) {
+    const [least, most] = [numberOf(e, low), numberOf(e, high)];
+    if (least !== undefined && most !== undefined && least > most)
+      found.push({ names: [low, high], message: `The least ${what} is above the most.` });
+  }
+  return found;
+}
+
+/** Limits that come in pairs, and what they are limits of. */
+const LIMITS = [
+  ['floatMinMm', 'floatMaxMm', 'end float'],
+  ['installedMinMm', 'installedMaxMm', 'installed dimension'],
+  ['shaftHeightMinMm', 'shaftHeightMaxMm', 'height of the drive shaft'],
+  ['contactGapMinMm', 'contactGapMaxMm', 'contact gap'],
+  ['dwellMinDeg', 'dwellMaxDeg', 'dwell'],
+  ['startMinBtdc', 'startMaxBtdc', 'initial timing that may be set']
+] as const;
