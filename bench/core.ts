@@ -1,3 +1,4 @@
+import * as crankWords from '../src/core/domains/crank/words.ts';
 import { jobState } from '../src/core/job/index.ts';
 import { words } from '../src/core/job/index.ts';
 import { cycleState } from '../src/core/calculations/cycle/cycle-state.ts';
@@ -31,7 +32,7 @@ let turn = 0;
 measure('a move of the dial: plan, strokes, piston', 'under 1 ms', () => {
   turn = (turn + 1) % 720;
   const from = { ...state.crank, crankDeg: turn };
-  words.planTo(words.crankTarget(state, { surface: 'plan' }), state, job.engine, 'front', from);
+  crankWords.planTo(crankWords.crankTarget(state, { surface: 'plan' }), state, job.engine, 'front', from);
   return cycleState({ cycleDeg: 720, firingOrder: order, crankDeg: turn });
 });
 const s = slider({ strokeMm: 92, rodMm: 171 });

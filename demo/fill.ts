@@ -2,7 +2,7 @@ import { engines, gauges, staff, parts, springs, stops } from './workshop.ts';
 import { jobs } from './jobs.ts';
 import { writeJob } from './write-job.ts';
 import { type SheetValue } from '../src/core/engine/engine.ts';
-import { parseSheetValue, sheetConflicts } from '../src/core/engine/sheet-values.ts';
+import { parseSheetValue, sheetConflicts } from '../src/core/sheets/data-sheet.ts';
 import { rebuild } from '../src/lib/server/jobs/derive.ts';
 import { addEngine } from '../src/lib/server/repositories/engines.ts';
 import { addGauge } from '../src/lib/server/repositories/gauges.ts';

@@ -1,4 +1,4 @@
-import type { GaugeKind } from '../src/core/job/run-sheet.ts';
+import type { GaugeKind } from '../src/core/tray/gauge-kinds.ts';
 
 /** Fallowmere Works: a made-up workshop that keeps a canal's machinery alive. Every name and figure is invented. */
 export const staff = [

@@ -1,10 +1,10 @@
 import { createHash } from 'node:crypto';
-import { admit, jobState, type EventBody, type JobEvent } from '../src/core/job/index.ts';
-import { sheetOf } from '../src/core/sheets/index.ts';
-import { readingParse } from '../src/core/calculations/reading/reading-parse.ts';
+import { admit, understand, type Draft, type EventBody, type JobEvent } from '../src/core/job/index.ts';
+import { slotOf } from '../src/core/job/run-sheet.ts';
+import type { FlagId } from '../src/core/domains/list.ts';
+import { sheetOf, stateOf } from '../src/core/sheets/index.ts';
 import type { SignKind } from '../src/core/calculations/cycle/cycle-evidence.ts';
-import type { FlagId } from '../src/core/sheets/flags.ts';
-import type { PartKind } from '../src/core/job/run-sheet.ts';
+import type { PartKind } from '../src/core/tray/part-kinds.ts';
 import { baseUnit } from '../src/core/units/units.ts';
 import { withTransaction } from '../src/lib/server/db/pool.ts';
 import { engineById } from '../src/lib/server/repositories/engines.ts';
@@ -46,7 +46,7 @@ const uuid = (text: string) => {
 
 /**
  * Writes a job's log as its people would have made it, each event three minutes after the last, and through the same
- * admission as on a screen: a demo job that the app would refuse stops the seeding.
+ * understanding and admission as on a screen: a demo job that the app would refuse stops the seeding.
  */
 export async function writeJob(job: DemoJob): Promise<void> {
   const sheet = sheetOf(job.sheet)!;
@@ -64,11 +64,16 @@ export async function writeJob(job: DemoJob): Promise<void> {
         by = person(line.by);
         continue;
       }
-      const body: EventBody =
-        'take' in line
-          ? { kind: 'take', step: line.step, part: line.part, parts: await partsOf(line.take.map(slug), line.part, c) }
-          : toBody(line, log);
-      const state = jobState(sheet, engine, log);
+      const state = stateOf(sheet, engine, log);
+      const draft = toDraft(line);
+      const parts = draft.kind === 'take' ? await partsOf(draft.items, draft.part, c) : [];
+      const read = understand(draft, {
+        gauge: (g) => tray.find((x) => x.id === g),
+        part: (p) => parts.find((x) => x.id === p),
+        quantityOf: (r) => state.readings.find((x) => x.id === r)?.quantity
+      });
+      if (!read.ok) throw new Error(`${job.key}, line ${n + 1}: ${read.error.message}`);
+      const body: EventBody = read.out;
       const answer = admit(state, engine, log, body);
       if (!answer.ok) throw new Error(`${job.key}, line ${n + 1}: ${answer.error.message}`);
       at += 180_000;
@@ -87,31 +92,22 @@ export async function writeJob(job: DemoJob): Promise<void> {
     }
   });
 
-  function figure(text: string, stepId: string, slotId: string) {
-    const slots = sheet.steps.find((s) => s.id === stepId)?.slots;
-    const slot = slots?.find((s) => s.slot === slotId) ?? slots?.find((s) => slotId.startsWith(s.slot));
+  /** A figure as it is typed, with the first gauge of its kind, as the screen proposes it. */
+  function typed(text: string, stepId: string, slotId: string) {
+    const step = sheet.steps.find((s) => s.id === stepId);
+    const slot = step && slotOf(step, slotId);
     if (!slot) throw new Error(`${job.key}: ${stepId} takes no ${slotId}`);
     const gauge = tray.find((g) => g.kind === slot.gauge);
-    const read = readingParse({
-      text,
-      quantity: slot.quantity,
-      defaultUnit: baseUnit(slot.quantity),
-      ...(gauge?.perRevMm ? { perRevMm: gauge.perRevMm } : {})
-    });
-    if (!read.ok) throw new Error(`${job.key}: ${read.error.message}`);
-    const ref = gauge
-      ? { id: gauge.id, name: gauge.name, resolution: gauge.resolution, accuracy: gauge.accuracy }
-      : null;
-    return { quantity: slot.quantity, text, ...read.out, gauge: ref };
+    return { quantity: slot.quantity, text, defaultUnit: baseUnit(slot.quantity), gaugeId: gauge?.id ?? null };
   }
 
-  function toBody(line: Exclude<Line, { by: string } | { take: string[] }>, log: JobEvent[]): EventBody {
+  function toDraft(line: Exclude<Line, { by: string }>): Draft {
     if ('read' in line)
-      return { kind: 'reading', step: line.step, slot: line.slot, ...figure(line.read, line.step, line.slot) };
+      return { kind: 'reading', step: line.step, slot: line.slot, ...typed(line.read, line.step, line.slot) };
     if ('amend' in line) {
-      const r = jobState(sheet, engine, log).readings.findLast((x) => x.text === line.from);
+      const r = stateOf(sheet, engine, log).readings.findLast((x) => x.text === line.from);
       if (!r) throw new Error(`${job.key}: no reading ${line.from} to amend`);
-      const { quantity: _, ...f } = figure(line.amend, r.step, r.slot);
+      const { quantity: _, ...f } = typed(line.amend, r.step, r.slot);
       return { kind: 'amend', replaces: r.id, basis: r.basis, reason: line.why, ...f };
     }
     if ('done' in line) return { kind: 'done', step: line.done };
@@ -119,6 +115,7 @@ export async function writeJob(job: DemoJob): Promise<void> {
     if ('sign' in line) return { kind: 'sign', sign: line.sign, seen: line.seen };
     if ('fact' in line) return { kind: 'fact', fact: line.fact, value: line.is };
     if ('say' in line) return { kind: 'say', flag: line.say, on: line.on };
+    if ('take' in line) return { kind: 'take', step: line.step, part: line.part, items: line.take.map(slug) };
     if ('target' in line)
       return { kind: 'target', step: line.step, points: line.target.map(([rpm, deg]) => ({ rpm, deg })) };
     if ('choose' in line) return { kind: 'choose', school: line.choose, option: line.option };

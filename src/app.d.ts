@@ -1,5 +1,5 @@
 import type { Person } from '$core/job/index.ts';
-import type { Prefs } from '$lib/prefs.ts';
+import type { Prefs } from '$lib/reader/prefs.ts';
 
 declare global {
   namespace App {

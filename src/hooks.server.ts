@@ -1,15 +1,22 @@
 import { error, json, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
-import { readPrefs } from '$lib/prefs.ts';
+import { readPrefs } from '$lib/reader/prefs.ts';
 import { closePool } from '$lib/server/db/pool.ts';
 import { isAway, Refusal } from '$lib/server/errors.ts';
 import { closeLive } from '$lib/server/live/hub.ts';
+import { catchUpSoon, stopDeriving } from '$lib/server/jobs/derive.ts';
+import { zoneNow } from '$lib/server/zone.ts';
 import { whoActs } from '$lib/server/auth/who.ts';
 
 export const init: ServerInit = () => {
   // open streams would hold the server for its whole grace period
-  const end = () => void closeLive();
+  const end = () => {
+    stopDeriving();
+    void closeLive();
+  };
   process.once('SIGTERM', end);
   process.once('SIGINT', end);
+  // after an upgrade all rows are behind: they are brought up to date behind the pages
+  catchUpSoon();
   process.on('sveltekit:shutdown', () => void closePool());
 };
 
@@ -21,6 +28,9 @@ const HEADERS = {
   'x-frame-options': 'DENY'
 };
 
+/** What needs neither the person nor the workshop: no question to the database. */
+const ANONYMOUS = /^\/api\/(calc|health|openapi|sheets|fields)/;
+
 export const handle: Handle = async ({ event, resolve }) => {
   // forms are checked by the framework; a JSON write from another site is not
   const writes = event.request.method !== 'GET' && event.request.method !== 'HEAD';
@@ -30,9 +40,10 @@ export const handle: Handle = async ({ event, resolve }) => {
       { ok: false, error: { code: 'other-origin', message: 'This request comes from another site.', path: '' } },
       { status: 403 }
     );
-  event.locals.prefs = readPrefs(event.cookies.get('nemrik-prefs'));
+  const anonymous = ANONYMOUS.test(event.url.pathname);
+  const zone = anonymous ? 'UTC' : await zoneNow();
+  event.locals.prefs = readPrefs(event.cookies.get('nemrik-prefs'), zone);
   event.locals.person = null;
-  const anonymous = event.url.pathname.startsWith('/api/calc') || event.url.pathname === '/api/health';
   if (!anonymous && event.cookies.get('nemrik-person')) event.locals.person = await who(event.cookies);
   const response = await resolve(event, {
     transformPageChunk: ({ html }) => html.replace('%nemrik.theme%', event.locals.prefs.theme)

@@ -1,23 +1,12 @@
-import { createHash } from 'node:crypto';
-import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { hashOf } from './hash.mjs';
 import { local, makeLocal, root } from './paths.mjs';
 import { run } from './run.mjs';
 import { Stop, say } from './stop.mjs';
 
 const stamp = (name) => join(local, `${name}.stamp`);
 const same = (name, value) => existsSync(stamp(name)) && readFileSync(stamp(name), 'utf8') === value;
-
-function hashOf(paths) {
-  const h = createHash('sha256');
-  const walk = (p) => {
-    if (!existsSync(p)) return;
-    if (statSync(p).isDirectory()) for (const n of readdirSync(p).sort()) walk(join(p, n));
-    else h.update(p.slice(root.length)).update(readFileSync(p));
-  };
-  for (const p of paths) walk(join(root, p));
-  return h.digest('hex');
-}
 
 /** npm packages from the lock file, when they are not those already. */
 export async function ensurePackages() {
@@ -35,7 +24,14 @@ export async function ensurePackages() {
 
 /** Builds when anything that goes into the build has changed; answers whether it did. */
 export async function ensureBuild() {
-  const want = hashOf(['src', 'static', 'package-lock.json', 'svelte.config.js', 'vite.config.ts']);
+  const want = hashOf([
+    'src',
+    'static',
+    'package-lock.json',
+    'svelte.config.js',
+    'vite.config.ts',
+    'scripts/lib/core-version.mjs'
+  ]);
   if (existsSync(join(root, 'build/index.js')) && same('build', want)) return false;
   say('Building …');
   if ((await run('npx', ['vite', 'build', '--logLevel', 'error'])) !== 0)

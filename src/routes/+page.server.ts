@@ -1,22 +1,31 @@
-import { sheetOf } from '$core/sheets/index.ts';
-import { CORE_VERSION } from '$core/version.ts';
-import { freshen } from '$lib/server/jobs/derive.ts';
+import { runSheets, sheetOf } from '$core/sheets/index.ts';
+import { CORE_VERSION } from '$lib/server/core-version.ts';
+import { freshenSome } from '$lib/server/jobs/derive.ts';
 import { orError } from '$lib/server/load.ts';
-import { floorRows, type FloorRow } from '$lib/server/repositories/jobs.ts';
+import { FLOOR_PAGE, floorCounts, floorRows, type FloorFilter } from '$lib/server/repositories/jobs.ts';
+import { z } from 'zod';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ url }) => orError(floor(url.searchParams.get('who')));
+const asked = z.object({
+  who: z.string().max(80).nullable().catch(null),
+  find: z.string().max(100).nullable().catch(null),
+  page: z.coerce.number().int().min(1).max(10_000).catch(1)
+});
 
-const isStale = (r: FloorRow) =>
-  r.throughSeq !== r.lastSeq || r.throughSheet !== r.sheetVersion || r.coreVersion !== CORE_VERSION;
+export const load: PageServerLoad = ({ url }) =>
+  orError(floor(asked.parse(Object.fromEntries(['who', 'find', 'page'].map((k) => [k, url.searchParams.get(k)])))));
 
-async function floor(who: string | null) {
-  let rows = await floorRows();
-  if (rows.some(isStale)) {
-    // rows that lag behind their log: worked out now, so that the floor never shows an old next step
-    await freshen(null);
-    rows = await floorRows();
-  }
+async function floor({ who, find, page }: z.output<typeof asked>) {
+  const words = (find ?? '').toLowerCase().split(/\s+/).filter(Boolean);
+  const filter: FloorFilter = {
+    who,
+    words,
+    sheets: words.map((w) => runSheets.filter((s) => s.short.toLowerCase().includes(w)).map((s) => s.id))
+  };
+  const read = () => floorRows(CORE_VERSION, filter, page - 1);
+  const [first, counts] = await Promise.all([read(), floorCounts(filter)]);
+  // a few rows that lag behind their log are worked out now; where they are many, each says that it is on its way
+  const rows = (await freshenSome(first.filter((r) => r.behind).map((r) => r.id))) ? await read() : first;
   const jobs = rows.map((r) => ({
     id: r.id,
     engine: r.engineName,
@@ -25,6 +34,7 @@ async function floor(who: string | null) {
     next: r.next ?? '',
     waits: r.waits ?? 'ready',
     waitsText: r.waitsText ?? '',
+    behind: r.behind,
     promisedOn: r.promisedOn,
     done: r.done ?? 0,
     total: r.total ?? 0,
@@ -32,6 +42,14 @@ async function floor(who: string | null) {
     lastBy: r.lastBy,
     lastAt: r.lastAt?.toISOString() ?? null
   }));
-  const people = [...new Set(jobs.flatMap((j) => [j.openedBy, j.lastBy]).filter((n) => n !== null))].sort();
-  return { jobs: who ? jobs.filter((j) => j.openedBy === who || j.lastBy === who) : jobs, filter: who, names: people };
+  const total = counts.reduce((t, c) => t + c.n, 0);
+  return {
+    jobs,
+    filter: who,
+    find: find ?? '',
+    page,
+    pages: Math.max(1, Math.ceil(total / FLOOR_PAGE)),
+    total,
+    ready: counts.find((c) => c.waits === 'ready')?.n ?? 0
+  };
 }

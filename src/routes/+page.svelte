@@ -2,12 +2,13 @@
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import Frame from '$lib/ui/primitives/Frame.svelte';
-  import Scale from '$lib/ui/primitives/Scale.svelte';
-  import { dayText, timeText } from '$lib/ui/dates.ts';
+  import Graduation from '$lib/ui/primitives/Graduation.svelte';
+  import { dayText, timeText } from '$lib/reader/dates.ts';
 
   let { data } = $props();
   let at = $state(0);
-  let find = $state('');
+  // svelte-ignore state_referenced_locally
+  let find = $state(data.find);
   let field = $state<HTMLInputElement>();
 
   const shown = $derived.by(() => {
@@ -16,7 +17,6 @@
       words.every((w) => `${j.engine} ${j.summary} ${j.sheet} ${j.next} ${j.waitsText}`.toLowerCase().includes(w))
     );
   });
-  const ready = $derived(data.jobs.filter((j) => j.waits === 'ready').length);
   const helped = $derived(data.jobs.filter((j) => j.waits === 'helper'));
   const held = $derived(data.jobs.filter((j) => j.waits === 'value' || j.waits === 'lock'));
   const lately = $derived(
@@ -28,21 +28,42 @@
   const count = (n: number) =>
     ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'][n] ?? String(n);
   const headline = $derived(
-    data.jobs.length === 0
-      ? 'Nothing is on the floor'
-      : ready === 0
+    data.total === 0
+      ? data.find
+        ? `No job matches “${data.find}”`
+        : 'Nothing is on the floor'
+      : data.ready === 0
         ? 'Nothing can go on by itself'
-        : ready === 1
+        : data.ready === 1
           ? 'One job can go on now'
-          : `${count(ready)} jobs can go on now`
+          : `${count(data.ready)} jobs can go on now`
   );
 
+  const pageAt = (page: number) => {
+    const q = new URLSearchParams();
+    if (data.filter) q.set('who', data.filter);
+    if (data.find) q.set('find', data.find);
+    if (page > 1) q.set('page', String(page));
+    const text = q.toString();
+    return text ? `/?${text}` : '/';
+  };
+  /** What is not on this page is looked for on all of them. */
+  const everywhere = (words: string) => goto(words.trim() ? `/?find=${encodeURIComponent(words.trim())}` : '/');
+
   onMount(() => {
+    let last = 0;
     const live = new EventSource('/api/live');
     let timer: ReturnType<typeof setTimeout>;
     live.onmessage = () => {
+      // many rows may change at once, as after an upgrade: the floor follows every other second
       clearTimeout(timer);
-      timer = setTimeout(() => void invalidateAll(), 250);
+      timer = setTimeout(
+        () => {
+          last = performance.now();
+          void invalidateAll();
+        },
+        Math.max(250, last + 2000 - performance.now())
+      );
     };
     return () => {
       clearTimeout(timer);
@@ -83,8 +104,8 @@
         <div>
           <h1>{headline}</h1>
           <p class="quiet">
-            {count(data.jobs.length)}
-            {data.jobs.length === 1 ? 'job' : 'jobs'}; what can be done now stands first.
+            {count(data.total)}
+            {data.total === 1 ? 'job' : 'jobs'}; what can be done now stands first.
           </p>
         </div>
         <form method="get" class="no-print">
@@ -97,7 +118,7 @@
             onchange={(e) => goto(e.currentTarget.value ? `/?who=${encodeURIComponent(e.currentTarget.value)}` : '/')}
           >
             <option value="">everyone’s jobs</option>
-            {#each data.names as n (n)}<option value={n}>{n}’s jobs</option>{/each}
+            {#each data.people as p (p.id)}<option value={p.name}>{p.name}’s jobs</option>{/each}
           </select>
           <a class="button first" href="/jobs/new">New job <kbd>N</kbd></a>
         </form>
@@ -107,18 +128,21 @@
           <div>
             <b>{j.engine}</b>
             <span class="quiet small">{j.summary ? `${j.summary} · ` : ''}{j.sheet}</span>
-            <Scale done={j.done} total={j.total} />
+            <Graduation done={j.done} total={j.total} />
           </div>
           <div>
-            <span class="next">{j.next}</span>
-            <span class="waits {j.waits}">{j.waitsText}</span>
+            {#if j.behind}<span class="next quiet">being worked out …</span>{:else}
+              <span class="next">{j.next}</span>
+              <span class="waits {j.waits}">{j.waitsText}</span>{/if}
           </div>
           <div class="day">{j.promisedOn ? dayText(j.promisedOn) : ''}<br />{j.done} of {j.total} steps</div>
         </a>
       {:else}
-        {#if data.jobs.length}
+        {#if data.total || data.find}
           <p class="empty">
-            No job matches “{find}”. <button class="link" onclick={() => (find = '')}>Show all</button>
+            No job{data.pages > 1 ? ' on this page' : ''} matches “{find}”.
+            {#if data.pages > 1}<button class="link" onclick={() => everywhere(find)}>Look on all pages</button>{/if}
+            <button class="link" onclick={() => ((find = ''), void everywhere(''))}>Show all</button>
           </p>
         {:else}
           <p class="empty">
@@ -127,6 +151,13 @@
           </p>
         {/if}
       {/each}
+      {#if data.pages > 1}
+        <nav class="pages" aria-label="Pages of the floor">
+          {#if data.page > 1}<a class="button" href={pageAt(data.page - 1)}>Page before</a>{/if}
+          <span>page {data.page} of {data.pages}</span>
+          {#if data.page < data.pages}<a class="button" href={pageAt(data.page + 1)}>Next page</a>{/if}
+        </nav>
+      {/if}
     </main>
     <aside aria-label="The day">
       <h2>
@@ -141,7 +172,10 @@
       {/if}
       {#if lately.length}
         <h2>Lately</h2>
-        {#each lately as j (j.id)}<p class="slot"><b>{j.engine}</b> {j.lastBy}, {timeText(j.lastAt!)}</p>{/each}
+        {#each lately as j (j.id)}<p class="slot">
+            <b>{j.engine}</b>
+            {j.lastBy}, {timeText(j.lastAt!, data.prefs)}
+          </p>{/each}
       {/if}
     </aside>
   </div>
@@ -156,6 +190,7 @@
         autocomplete="off"
         onkeydown={(e) => {
           if (e.key === 'Enter' && shown[0]) void goto(`/jobs/${shown[0].id}`);
+          else if (e.key === 'Enter' && data.pages > 1) void everywhere(find);
           if (e.key === 'Escape') {
             find = '';
             field?.blur();
@@ -239,6 +274,13 @@
   .day {
     text-align: right;
     font-size: 14px;
+    color: var(--ink-2);
+  }
+  .pages {
+    display: flex;
+    align-items: center;
+    gap: 14px;
+    margin-top: 14px;
     color: var(--ink-2);
   }
   .empty {

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { jobState, settledFigures, words } from '$core/job/index.ts';
+import { settledFigures, words } from '$core/job/index.ts';
 import { jobCard } from '$core/job/card.ts';
 import { nextSlot } from '$core/job/next-slot.ts';
-import { isHard } from '$core/sheets/flags.ts';
-import { runSheets } from '$core/sheets/index.ts';
+import { runSheets, stateOf } from '$core/sheets/index.ts';
 import type { Step } from '$core/job/run-sheet.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 
@@ -191,11 +190,11 @@ describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
   it('is a job at every length of its log: what is current has words, and a card can be printed', () => {
     const { log, engine } = played();
     for (let n = 0; n <= log.length; n += 3) {
-      const state = jobState(sheet, engine, log.slice(0, n));
+      const state = stateOf(sheet, engine, log.slice(0, n));
       const v = state.steps[state.current ?? state.steps.length - 1]!;
       expect(words.headline(state, engine, v, len).length, `after ${n} events`).toBeGreaterThan(5);
       expect(jobCard(state, engine, len).total).toBeGreaterThan(4);
-      for (const f of settledFigures(state, engine)) expect(Number.isFinite(f.value), f.key).toBe(true);
+      for (const f of settledFigures(state)) expect(Number.isFinite(f.value), f.key).toBe(true);
     }
   });
 
@@ -206,15 +205,15 @@ describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
     const { state } = job;
     expect(state.steps.map((v) => v.state)).toEqual(begun.steps.map((v) => v.state));
     expect([...state.flags].sort()).toEqual([...begun.flags].sort());
-    expect(state.crank).toEqual(begun.crank);
+    expect(state.work.crank).toEqual(begun.work.crank);
     expect(state.interlocks.map((r) => r.id)).toEqual(begun.interlocks.map((r) => r.id));
-    expect(settledFigures(state, job.engine)).toEqual([]);
+    expect(settledFigures(state)).toEqual([]);
     expect(state.readings).toEqual([]);
   });
 
   it('stands an amendment of any one reading: it is worked out again, and taken back it is as before', () => {
     const job = played();
-    const figures = () => settledFigures(job.state, job.engine).map((f) => [f.key, f.value]);
+    const figures = () => settledFigures(job.state).map((f) => [f.key, f.value]);
     const before = figures();
     for (const r of job.state.readings.filter((_, k) => k % 4 === 0)) {
       const now = job.state.readings.find((x) => x.id === r.id)!;
@@ -237,7 +236,7 @@ describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
         expect(aim === null || v.step.slots.includes(aim.slot)).toBe(true);
       }
       expect(jobCard(job.state, job.engine, len).total).toBeGreaterThan(4);
-      expect(settledFigures(job.state, job.engine)).toEqual([]);
+      expect(settledFigures(job.state)).toEqual([]);
     }
   });
 
@@ -251,7 +250,7 @@ describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
   it('never lets a reason overrule what can hurt someone or break something', () => {
     const job = new PlayedJob(engineWith(FULL), id);
     for (const s of sheet.steps)
-      for (const f of [...s.needs, ...s.mustBeOff].filter(isHard))
+      for (const f of [...s.needs, ...s.mustBeOff].filter((f) => sheet.words.flags[f]!.hard))
         expect(job.tryTo({ kind: 'override', step: s.id, flags: [f], reason: 'in a hurry' }).ok).toBe(false);
   });
 });

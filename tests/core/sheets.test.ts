@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { runSheets } from '$core/sheets/index.ts';
-import { raised, rules } from '$core/job/rules.ts';
+import { byHarm, raised } from '$core/job/rules.ts';
+import { manifests } from '$core/domains/all.ts';
 import { fieldOf } from '$core/sheets/data-sheet.ts';
-import { parseSheetValue, sheetConflicts } from '$core/engine/sheet-values.ts';
+import { parseSheetValue, sheetConflicts } from '$core/sheets/data-sheet.ts';
 import { engineWith, SHEET } from '../support/played.ts';
 
 describe.each(runSheets)('run sheet $id', (sheet) => {
@@ -37,9 +38,12 @@ describe.each(runSheets)('run sheet $id', (sheet) => {
   });
 });
 
+const rules = manifests.flatMap((m) => m.rules);
+
 describe('interlocks', () => {
   it('are raised by the states they watch, people first', () => {
-    const up = raised(new Set(['distributor-out', 'crank-at-reference', 'barring-tool-fitted', 'battery-isolated']));
+    const on = new Set(['distributor-out', 'crank-at-reference', 'barring-tool-fitted', 'battery-isolated']);
+    const up = byHarm(raised(rules, on));
     expect(up.map((r) => r.id)).toEqual(['IL.15', 'IL.01s', 'IL.01']);
   });
   it('each say what to do if it happened all the same', () => {

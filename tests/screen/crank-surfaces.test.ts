@@ -5,7 +5,7 @@ import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
 import { dropMm, slider } from '$core/calculations/piston/slider.ts';
 import CurveFiles from '$lib/ui/curves/CurveFiles.svelte';
 import { picture } from '$lib/ui/curves/curve-series.ts';
-import TdcMethods from '$lib/ui/job/surfaces/TdcMethods.svelte';
+import TdcMethods from '$lib/ui/surfaces/crank/TdcMethods.svelte';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { CURVE, found } from '../support/curve-jobs.ts';
 import { away, button, plain, screen, surface, withGeometry } from './support.ts';
@@ -55,8 +55,8 @@ describe('true TDC by pairs', () => {
     expect(on.rows()[1]).toContain('swapped?');
     await fireEvent.click(button(on.page, /^Swap the two/));
     await tick();
-    expect(on.session.state.tdc.rows[1]!.error).toBeNull();
-    expect(on.session.state.tdc.rows[1]!.middleDeg).toBeCloseTo(357.75, 6);
+    expect(on.session.state.work.tdc.rows[1]!.error).toBeNull();
+    expect(on.session.state.work.tdc.rows[1]!.middleDeg).toBeCloseTo(357.75, 6);
     expect(on.session.all.at(-1)).toMatchObject({ kind: 'amend', reason: 'before and after swapped' });
   });
   it('says how the limit compares with what the readings reached', async () => {
@@ -139,9 +139,9 @@ describe('mark, stroke and plan', () => {
   it('signs that contradict each other leave it open', async () => {
     const job = new PlayedJob().toTdc().done('tdc', 'mark', 'probe-out');
     job.say({ kind: 'sign', sign: 'airPushedOut', seen: true });
-    const one = job.state.evidence!.pCompression;
+    const one = job.state.work.evidence!.pCompression;
     job.say({ kind: 'sign', sign: 'intakeJustClosed', seen: false });
-    expect(job.state.evidence!.pCompression).toBeLessThan(one);
+    expect(job.state.work.evidence!.pCompression).toBeLessThan(one);
     const on = await surface(job, 'stroke');
     expect(on.page.querySelectorAll('[aria-pressed=true]').length).toBe(2);
   });

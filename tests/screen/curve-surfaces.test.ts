@@ -314,7 +314,7 @@ describe('setting at rest', () => {
     expect(on.text()).toContain('34 to 40°');
     expect(on.text()).toContain('36° to 38° moves the timing 2.0° later');
     cleanup();
-    const thou = await surface(job, 'gap', [], { theme: 'light', length: 'thou', view: 'front' });
+    const thou = await surface(job, 'gap', [], { theme: 'light', length: 'thou', view: 'front', zone: 'UTC' });
     expect(thou.text()).toContain('13.8 to 17.7 thou');
   });
   it('keeps settings apart, says what the next reading is, and where the doubt comes from', async () => {
@@ -328,11 +328,11 @@ describe('setting at rest', () => {
     on.type('10b');
     await tick();
     expect(on.rows('.read table tbody tr')[0]).toMatch(/^1/);
-    expect(on.session.state.timing['index']!.rows).toHaveLength(1);
+    expect(on.session.state.work.timing['index']!.rows).toHaveLength(1);
     await fireEvent.click(turned!);
     on.type('7b');
     await tick();
-    expect(on.session.state.timing['index']!.rows).toHaveLength(2);
+    expect(on.session.state.work.timing['index']!.rows).toHaveLength(2);
     const shares = on.rows('[data-testid=budget] tbody tr').map((r) => Number(/(\d+) %/.exec(r)![1]));
     expect(shares.reduce((s, x) => s + x, 0)).toBeGreaterThan(97);
   });
@@ -344,9 +344,9 @@ describe('setting at rest', () => {
     expect(move).toMatch(/^Turn the housing (anti)?clockwise \(from above\) \d\.\d\d°/);
     expect(move).toContain('mm');
     on.line.prefer = 'turned';
-    on.type(on.session.state.mark ? String(7 + on.session.state.mark.errorDeg) + 'b' : '7b');
+    on.type(on.session.state.work.mark ? String(7 + on.session.state.work.mark.errorDeg) + 'b' : '7b');
     await tick();
-    expect(on.session.state.timing['index']!.latest!.verdict!.state).not.toBe('out');
+    expect(on.session.state.work.timing['index']!.latest!.verdict!.state).not.toBe('out');
   });
   it('warns of high voltage where the spark is watched with the engine at rest', async () => {
     const job = set();

@@ -90,7 +90,12 @@ describe('the stack', () => {
     expect(on.text()).toContain('Running out:');
   });
   it('shows lengths in the unit of whoever looks', async () => {
-    const on = await surface(measured(), 'packing', packings, { theme: 'light', length: 'thou', view: 'front' });
+    const on = await surface(measured(), 'packing', packings, {
+      theme: 'light',
+      length: 'thou',
+      view: 'front',
+      zone: 'UTC'
+    });
     expect(on.rows('ol li')[0]).toMatch(/thou/);
     expect(on.text()).not.toMatch(/\d mm/);
   });

@@ -1,4 +1,5 @@
 // @vitest-environment jsdom
+import { fieldOf } from '$core/sheets/data-sheet.ts';
 import { tick } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
@@ -17,7 +18,7 @@ beforeEach(() => {
   drag = withGeometry();
 });
 afterEach(cleanup);
-const PREFS = { theme: 'light', length: 'in', view: 'front' } as const;
+const PREFS = { theme: 'light', length: 'in', view: 'front', zone: 'UTC' } as const;
 
 describe('a spring rated by weights', () => {
   const type = async (page: Element, label: string, value: string) => {
@@ -83,7 +84,7 @@ describe('a spring rated by weights', () => {
 describe('values a step lacks', () => {
   const props = () => ({
     engineId: 'lock-4-pump',
-    names: ['strokeMm', 'rotorDirection', 'firingOrder'],
+    fields: ['strokeMm', 'rotorDirection', 'firingOrder'].map((n) => fieldOf(n)!),
     prefs: PREFS,
     onentered: vi.fn()
   });

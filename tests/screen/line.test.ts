@@ -1,12 +1,12 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Prefs } from '$lib/prefs.ts';
-import type { StockItem } from '$core/job/index.ts';
+import type { Prefs } from '$lib/reader/prefs.ts';
+import type { StockItem } from '$core/tray/part-kinds.ts';
 import { SHEET } from '../support/played.ts';
 import { away, me, screen as open } from './support.ts';
 
 let prefs: Prefs;
 beforeEach(() => {
-  prefs = { theme: 'light', length: 'mm', view: 'front' };
+  prefs = { theme: 'light', length: 'mm', view: 'front', zone: 'UTC' };
   away();
 });
 const screen = (

@@ -18,7 +18,7 @@ beforeEach(() => {
 });
 afterEach(cleanup);
 
-const PREFS = { theme: 'light', length: 'mm', view: 'front' } as const;
+const PREFS = { theme: 'light', length: 'mm', view: 'front', zone: 'UTC' } as const;
 
 async function work(job: PlayedJob, step: string | null) {
   const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log] });
@@ -140,7 +140,14 @@ describe('the run sheet at the side', () => {
   async function side(job: PlayedJob, selected: string) {
     const onselect = vi.fn();
     const { steps, current } = job.state;
-    const { container: page } = render(Spine, { steps, current, selected, note: () => '', onselect });
+    const { container: page } = render(Spine, {
+      steps,
+      flags: job.sheet.words.flags,
+      current,
+      selected,
+      note: () => '',
+      onselect
+    });
     await tick();
     const phases = () => [...page.querySelectorAll('h2 button')];
     return { page, onselect, phases };

@@ -1,20 +1,22 @@
 import { tick, type Component } from 'svelte';
 import { vi } from 'vitest';
-import type { Gauge } from '$lib/server/repositories/gauges.ts';
-import type { Prefs } from '$lib/prefs.ts';
+import { domains } from '$core/domains/all.ts';
+import type { TrayGauge } from '$core/tray/gauge-kinds.ts';
+import type { Prefs } from '$lib/reader/prefs.ts';
 import { JobSession } from '$lib/ui/job/session.svelte.ts';
 import { ReadingLine } from '$lib/ui/job/line.svelte.ts';
 import { JobView } from '$lib/ui/job/view.svelte.ts';
-import { loadSurface } from '$lib/ui/job/surfaces/load.ts';
+import { loadSurface } from '$lib/ui/surfaces/load.ts';
 import { sheetOf } from '$core/sheets/index.ts';
 import type { Engine } from '$core/engine/engine.ts';
-import type { JobEvent, StockItem } from '$core/job/index.ts';
+import type { JobEvent } from '$core/job/index.ts';
+import type { StockItem } from '$core/tray/part-kinds.ts';
 import { engineWith, GAUGES, SHEET, type PlayedJob } from '../support/played.ts';
 
 export const me = { id: 'ines-farrow', name: 'Ines Farrow' };
-export const gauges: Gauge[] = Object.entries(GAUGES).map(([kind, g]) => ({
+export const gauges: TrayGauge[] = Object.entries(GAUGES).map(([kind, g]) => ({
   ...g,
-  kind: kind as Gauge['kind'],
+  kind: kind as TrayGauge['kind'],
   perRevMm: kind === 'dial' ? 1 : null,
   calibratedOn: null
 }));
@@ -34,14 +36,17 @@ interface Opened {
   stock?: StockItem[];
   prefs?: () => Prefs;
 }
-const DAY: Prefs = { theme: 'light', length: 'mm', view: 'front' };
+const DAY: Prefs = { theme: 'light', length: 'mm', view: 'front', zone: 'UTC' };
 
 /** One job on one screen, without its drawing. */
 export function screen(o: Opened) {
   const prefs = o.prefs ?? (() => DAY);
+  const sheet = sheetOf(o.sheet)!;
   const data = {
     job: { id: '1' },
-    sheet: sheetOf(o.sheet)!,
+    sheet,
+    // just what a browser fetches for this sheet, and no other
+    domains: domains.filter((d) => sheet.domains.includes(d.name)),
     engine: o.engine ?? engineWith(o.values ?? SHEET),
     log: o.log ?? [],
     gauges,
@@ -68,7 +73,7 @@ export async function surface(job: PlayedJob, step: string, stock: StockItem[] =
   const { render } = await import('@testing-library/svelte');
   const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log], stock, prefs: () => prefs });
   on.at(step);
-  const Part = (await loadSurface(on.view.selected.step.surface)) as Component<Record<string, unknown>>;
+  const Part = (await loadSurface(on.view.selected.step.surface)) as unknown as Component<Record<string, unknown>>;
   const { session, view, line } = on;
   const drawn = render(Part, { session, view, line, prefs, stepId: step, onamend: () => {} });
   await tick();

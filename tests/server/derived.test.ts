@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Person } from '$core/job/index.ts';
-import { CORE_VERSION } from '$core/version.ts';
+import { CORE_VERSION } from '$lib/server/core-version.ts';
 import { getPool } from '$lib/server/db/pool.ts';
 import { append } from '$lib/server/jobs/append.ts';
 import { derivedSettled, freshen } from '$lib/server/jobs/derive.ts';
 import { engineForJob } from '$lib/server/jobs/engine-for-job.ts';
-import { jobsBehind } from '$lib/server/repositories/derived.ts';
+import { behindOf } from '$lib/server/repositories/derived.ts';
 import { openJob } from '$lib/server/repositories/jobs.ts';
 import { freshDatabase, smallWorkshop } from './support.ts';
 
@@ -48,7 +48,7 @@ describe('figures that later jobs are judged with', () => {
     await freshen(engineId);
     const first = await seen();
     expect(first).toBeCloseTo(3.06 - 2.81 + 0.4, 6);
-    expect(await jobsBehind(engineId, CORE_VERSION)).toEqual([]);
+    expect(await behindOf(engineId, CORE_VERSION)).toEqual([]);
 
     // the older job is amended: the younger one's row follows without an event of its own
     await append(
@@ -66,9 +66,9 @@ describe('figures that later jobs are judged with', () => {
       by
     );
     await derivedSettled();
-    expect(await jobsBehind(engineId, CORE_VERSION)).toContain(b);
+    expect(await behindOf(engineId, CORE_VERSION)).toContain(b);
     await freshen(engineId);
-    expect(await jobsBehind(engineId, CORE_VERSION)).toEqual([]);
+    expect(await behindOf(engineId, CORE_VERSION)).toEqual([]);
     expect((await seen())! - first!).toBeCloseTo(0.1, 6);
   });
 });

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { dropDatabase, ensureDatabase, migrate } from '../../scripts/lib/database.mjs';
 import type { Person } from '$core/job/index.ts';
 import { type SheetValue } from '$core/engine/engine.ts';
-import { parseSheetValue } from '$core/engine/sheet-values.ts';
+import { parseSheetValue } from '$core/sheets/data-sheet.ts';
 import { closePool } from '$lib/server/db/pool.ts';
 import { addEngine } from '$lib/server/repositories/engines.ts';
 import { addGauge } from '$lib/server/repositories/gauges.ts';

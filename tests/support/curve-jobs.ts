@@ -1,4 +1,4 @@
-import type { StockItem } from '../../src/core/job/index.ts';
+import type { StockItem } from '../../src/core/tray/part-kinds.ts';
 import scenario from '../scenarios/recurve.json' with { type: 'json' };
 import { RECURVE_SHEET } from './scenario-sheets.ts';
 import { engineWith, PlayedJob, SHEET } from './played.ts';

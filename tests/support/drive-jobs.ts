@@ -1,4 +1,4 @@
-import type { PartKind } from '../../src/core/job/run-sheet.ts';
+import type { PartKind } from '../../src/core/tray/part-kinds.ts';
 import scenario from '../scenarios/pedestal-drive.json' with { type: 'json' };
 import { PEDESTAL_SHEET } from './scenario-sheets.ts';
 import { engineWith, PlayedJob, SHEET } from './played.ts';

@@ -1,10 +1,17 @@
 import { randomUUID } from 'node:crypto';
-import { admit, jobState, type words, type EventBody, type GaugeRef, type JobEvent } from '../../src/core/job/index.ts';
-import { sheetOf } from '../../src/core/sheets/index.ts';
-import { readingParse } from '../../src/core/calculations/reading/reading-parse.ts';
+import {
+  admit,
+  understand,
+  type words,
+  type EventBody,
+  type GaugeRef,
+  type JobEvent
+} from '../../src/core/job/index.ts';
+import { slotOf } from '../../src/core/job/run-sheet.ts';
+import { sheetOf, stateOf } from '../../src/core/sheets/index.ts';
 import { type Engine, type SheetValue } from '../../src/core/engine/engine.ts';
-import { parseSheetValue } from '../../src/core/engine/sheet-values.ts';
-import type { PartKind } from '../../src/core/job/run-sheet.ts';
+import { parseSheetValue } from '../../src/core/sheets/data-sheet.ts';
+import type { PartKind } from '../../src/core/tray/part-kinds.ts';
 import { baseUnit } from '../../src/core/units/units.ts';
 
 export const GAUGES: Record<string, GaugeRef> = {
@@ -59,7 +66,7 @@ export class PlayedJob {
     return sheetOf(this.sheetId)!;
   }
   get state() {
-    return jobState(this.sheet, this.engine, this.log);
+    return stateOf(this.sheet, this.engine, this.log);
   }
   tryTo(body: EventBody) {
     return admit(this.state, this.engine, this.log, body);
@@ -82,14 +89,35 @@ export class PlayedJob {
     for (const step of steps) this.say({ kind: 'done', step });
     return this;
   }
-  figure(step: string, slotId: string, text: string) {
-    const slot = this.sheet.steps.find((s) => s.id === step)!.slots.find((s) => slotId.startsWith(s.slot))!;
-    const read = readingParse({ text, quantity: slot.quantity, defaultUnit: baseUnit(slot.quantity) });
+  /** A reading as it is typed, understood as a screen and the server understand it. */
+  reading(step: string, slot: string, text: string, gauge: GaugeRef | null | undefined = undefined): EventBody {
+    const found = slotOf(
+      this.sheet.steps.find((s) => s.id === step)!,
+      slot
+    )!;
+    const held = gauge === undefined ? (GAUGES[found.gauge] ?? null) : gauge;
+    const read = understand(
+      {
+        kind: 'reading',
+        step,
+        slot,
+        quantity: found.quantity,
+        text,
+        defaultUnit: baseUnit(found.quantity),
+        gaugeId: held?.id ?? null
+      },
+      { gauge: () => held ?? undefined, part: () => undefined, quantityOf: () => found.quantity }
+    );
     if (!read.ok) throw new Error(read.error.message);
-    return { quantity: slot.quantity, text, ...read.out, gauge: GAUGES[slot.gauge] ?? null };
+    return read.out;
+  }
+  figure(step: string, slot: string, text: string) {
+    const { quantity, ...f } = this.reading(step, slot, text) as EventBody & { kind: 'reading' };
+    const { text: typed, unit, value, resolution, gauge } = f;
+    return { quantity, text: typed, unit, value, resolution, gauge };
   }
   read(step: string, slot: string, text: string): JobEvent {
-    return this.say({ kind: 'reading', step, slot, ...this.figure(step, slot, text) });
+    return this.say(this.reading(step, slot, text));
   }
   pairs(depth: string, ...rows: [string, string][]): this {
     this.read('tdc', 'depth', depth);

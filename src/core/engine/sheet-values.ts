@@ -2,17 +2,16 @@ import { fail } from '../errors/catalogue.ts';
 import { ok, type Result } from '../errors/result.ts';
 import { readingParse } from '../calculations/reading/reading-parse.ts';
 import { baseUnit, unitsOf, type Quantity, type Unit } from '../units/units.ts';
-import { fieldOf, type Field } from '../sheets/data-sheet.ts';
-import { cycleDegOf, listOf, numberOf, sliderOf, type Engine, type SheetValue } from './engine.ts';
+import type { Field } from './fields.ts';
+import { numberOf, type Engine, type SheetValue } from './engine.ts';
 
 /**
  * Reads what was typed into a field of the data sheet. Lengths, angles and the like go through the reading grammar,
  * so a sheet may be copied in its own units.
  * Errors: those of `reading.parse`, and `out-of-range` or `bad-input` with what the field expects.
  */
-export function parseSheetValue(name: string, given: string, unit: string | null): Result<SheetValue['value']> {
-  const field = fieldOf(name);
-  if (!field) return fail('bad-input', 'name', { what: `The data sheet has no value called "${name}".` });
+export function parseFieldValue(field: Field, given: string, unit: string | null): Result<SheetValue['value']> {
+  const { name } = field;
   const text = given.trim();
   switch (field.kind) {
     case 'choice':
@@ -122,54 +121,17 @@ function parsePoints(field: Field, text: string, size: 2 | 3): Result<number[]> 
     : ok(out);
 }
 
-/** What contradicts itself between values that are each fine alone. */
-export function sheetConflicts(e: Engine): { names: string[]; message: string }[] {
-  const found: { names: string[]; message: string }[] = [];
-  const count = numberOf(e, 'cylinders');
-  const order = listOf(e, 'firingOrder');
-  const offsets = listOf(e, 'firingOffsets');
-  if (count !== undefined && order && order.length !== count)
-    found.push({
-      names: ['cylinders', 'firingOrder'],
-      message: `${count} cylinders, but the firing order names ${order.length}.`
-    });
-  if (offsets && order && offsets.length !== order.length)
-    found.push({
-      names: ['firingOffsets'],
-      message: `The firing order names ${order.length} cylinders, the firing angles ${offsets.length}.`
-    });
-  if (offsets && offsets[offsets.length - 1]! >= cycleDegOf(e))
-    found.push({ names: ['firingOffsets'], message: `A firing angle reaches ${cycleDegOf(e)}°, the whole cycle.` });
-  const g = sliderOf(e);
-  if (g && !(g.rodMm > g.strokeMm / 2 + Math.abs(g.pinOffsetMm ?? 0)))
-    found.push({
-      names: ['strokeMm', 'rodMm'],
-      message: `A rod of ${g.rodMm} mm cannot follow a stroke of ${g.strokeMm} mm: it must be longer than half the stroke plus the offset.`
-    });
-  const min = numberOf(e, 'staticMinBtdc');
-  const max = numberOf(e, 'staticMaxBtdc');
-  const target = numberOf(e, 'staticBtdc');
-  if (min !== undefined && max !== undefined && min > max)
-    found.push({
-      names: ['staticMinBtdc', 'staticMaxBtdc'],
-      message: 'The earliest limit of the initial timing is below the latest.'
-    });
-  else if (target !== undefined && ((min !== undefined && target < min) || (max !== undefined && target > max)))
-    found.push({ names: ['staticBtdc'], message: 'The initial timing lies outside its own limits.' });
-  for (const [low, high, what] of LIMITS) {
-    const [least, most] = [numberOf(e, low), numberOf(e, high)];
-    if (least !== undefined && most !== undefined && least > most)
-      found.push({ names: [low, high], message: `The least ${what} is above the most.` });
-  }
-  return found;
+type Pair = readonly [least: string, most: string, what: string];
+export interface Conflict {
+  names: string[];
+  message: string;
 }
 
-/** Limits that come in pairs, and what they are limits of. */
-const LIMITS = [
-  ['floatMinMm', 'floatMaxMm', 'end float'],
-  ['installedMinMm', 'installedMaxMm', 'installed dimension'],
-  ['shaftHeightMinMm', 'shaftHeightMaxMm', 'height of the drive shaft'],
-  ['contactGapMinMm', 'contactGapMaxMm', 'contact gap'],
-  ['dwellMinDeg', 'dwellMaxDeg', 'dwell'],
-  ['startMinBtdc', 'startMaxBtdc', 'initial timing that may be set']
-] as const;
+/** Limits whose least is above their most. */
+export const pairConflicts = (e: Engine, pairs: readonly Pair[]): Conflict[] =>
+  pairs.flatMap(([low, high, what]) => {
+    const [least, most] = [numberOf(e, low), numberOf(e, high)];
+    return least !== undefined && most !== undefined && least > most
+      ? [{ names: [low, high], message: `The least ${what} is above the most.` }]
+      : [];
+  });

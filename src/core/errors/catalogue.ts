@@ -51,6 +51,9 @@ export const sentences = {
     `This can hurt someone or break something and is not overruled with a reason: ${f.flags}. Make it so, and say that it is.`,
   'not-undoable': (_: object) => 'That was already undone, or is not in this log.',
   'no-such-choice': (f: { what: string }) => `There is no such choice: ${f.what}.`,
+  'no-such-gauge': (_: object) => 'That gauge is not in the tray any more: choose another.',
+  'out-of-stock': (f: { part: string; item: string }) =>
+    `There is no ${f.part} ${f.item} in the tray any more: choose another pick.`,
   'outside-chart': (f: { what: string }) => `${f.what} lies outside the chart.`
 } satisfies Record<string, (facts: never) => string>;
 

@@ -1,14 +1,13 @@
 import { fail } from '../errors/catalogue.ts';
 import { ok, type Result } from '../errors/result.ts';
 import type { Engine } from '../engine/engine.ts';
-import { flags, isHard, type FlagId } from '../sheets/flags.ts';
-import type { RunSheet, Slot, Step } from './run-sheet.ts';
-import { isSchool, waysOf } from '../sheets/school-ways.ts';
-import { wordsOf } from './domain.ts';
-import type { EventBody, JobEvent } from './events.ts';
 import type { Quantity } from '../units/units.ts';
+import { surfaceOf, type JobState, type StepView } from './domain.ts';
+import type { EventBody, JobEvent } from './events.ts';
 import { possible } from './possible.ts';
-import { missingValues, type JobState, type StepView } from './state.ts';
+import { labelOf, slotOf, type RunSheet, type Slot, type Step } from './run-sheet.ts';
+import { missingValues } from './state.ts';
+import { lower } from './texts.ts';
 
 const yes = ok(null);
 type Answer = Result<null>;
@@ -18,6 +17,7 @@ type Answer = Result<null>;
  * it writes; both get the same answer. Errors name the step and say what to do instead.
  */
 export function admit(state: JobState, engine: Engine, log: readonly JobEvent[], e: EventBody): Answer {
+  const { flags } = state.sheet.words;
   switch (e.kind) {
     case 'reading':
       return takesReading(state.sheet, e);
@@ -31,8 +31,10 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
     case 'reopen':
       return withStep(state, e.step, () => yes);
     case 'override': {
-      const hard = e.flags.filter((f) => isHard(f));
-      if (hard.length > 0) return fail('never-overrule', 'flags', { flags: hard.map(named).join(', ') });
+      const strange = e.flags.find((f) => !flags[f]);
+      if (strange !== undefined) return fail('no-such-choice', 'flags', { what: strange });
+      const hard = e.flags.filter((f) => flags[f]!.hard);
+      if (hard.length > 0) return fail('never-overrule', 'flags', { flags: hard.map((f) => flags[f]!.on).join(', ') });
       return withStep(state, e.step, () => yes);
     }
     case 'choose':
@@ -56,23 +58,21 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
       const done = !target || target.kind === 'undo' || state.replayed.undone.has(e.undoes);
       return done ? fail('not-undoable', 'undoes', {}) : yes;
     }
+    case 'say':
+      return flags[e.flag] ? yes : fail('no-such-choice', 'flag', { what: e.flag });
     case 'remark':
     case 'sign':
-    case 'say':
     case 'crank':
       return yes;
   }
 }
 
 /** What may be answered to a school, or to a question of this run sheet. */
-const optionsOf = (state: JobState, id: string): string[] =>
-  isSchool(id)
-    ? waysOf(id).options
-    : (state.sheet.steps.flatMap((s) => s.choices).find((c) => c.id === id)?.options ?? []).map((o) => o.id);
-
-/** `stands-back` and `strobe-again` are further ways to log a slot that repeats. */
-const matches = (slot: string, given: string): boolean =>
-  given === slot || (given.startsWith(slot) && ['-again', '-back', '-unsure'].includes(given.slice(slot.length)));
+const optionsOf = (state: JobState, id: string): string[] => {
+  const school = Object.hasOwn(state.sheet.words.schools, id) ? state.sheet.words.schools[id] : undefined;
+  const question = state.sheet.steps.flatMap((s) => s.choices).find((c) => c.id === id);
+  return (school?.options ?? question?.options ?? []).map((o) => o.id);
+};
 
 function withStep(state: JobState, id: string, then: (v: StepView) => Answer): Answer {
   const v = state.steps.find((s) => s.step.id === id);
@@ -81,13 +81,14 @@ function withStep(state: JobState, id: string, then: (v: StepView) => Answer): A
 
 function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
   const { step } = v;
+  const { flags } = state.sheet.words;
   if (v.missing.length > 0 || v.stillOn.length > 0) {
-    const needs = [...v.missing.map((f) => flags[f].off), ...v.stillOn.map((f) => flags[f].on)].join(', ');
+    const needs = [...v.missing.map((f) => flags[f]!.off), ...v.stillOn.map((f) => flags[f]!.on)].join(', ');
     return fail('step-blocked', 'step', { step: step.title, needs });
   }
   const values = missingValues(step, engine);
   if (values.length > 0) {
-    const what = values.map((n) => lower(state.sheet.labels?.[n] ?? n)).join(', ');
+    const what = values.map((n) => lower(labelOf(state.sheet, n))).join(', ');
     return fail('values-missing', 'step', { step: step.title, what });
   }
   const unread = unreadSlots(state, step);
@@ -97,46 +98,17 @@ function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
   return open === null ? yes : fail('not-proved', 'step', { step: step.title, what: open });
 }
 
-/** The figures a step cannot do without and has not got: those of the method chosen, where there are methods. */
+/** The figures a step cannot do without and has not got: those of the way chosen, where there are ways. */
 function unreadSlots(state: JobState, step: Step): Slot[] {
-  const has = (slot: string) => state.readings.some((r) => r.step === step.id && matches(slot, r.slot));
-  const needed: readonly string[] =
-    step.surface === 'tdc'
-      ? state.tdc.slots.filter((s) => s !== 'depth')
-      : step.slots.filter((s) => s.required).map((s) => s.slot);
-  return step.slots.filter((s) => needed.includes(s.slot) && !has(s.slot));
+  const read = new Set(state.readings.flatMap((r) => (r.step === step.id ? (slotOf(step, r.slot)?.slot ?? []) : [])));
+  const needed =
+    surfaceOf(state.domains, step.surface).required?.(state) ?? step.slots.filter((s) => s.required).map((s) => s.slot);
+  return step.slots.filter((s) => needed.includes(s.slot) && !read.has(s.slot));
 }
 
 /** What the readings of a step leave open, in words; null when they settle it. A reason overrules it. */
-export function notSettled(state: JobState, v: StepView): string | null {
-  if (v.step.surface === 'strokes') {
-    if (state.signs.length === 0) return 'no sign of the stroke was given';
-    if (state.replayed.signsStale) return 'the crank was turned since the signs were given';
-    if (state.evidence!.state === 'unsure') return 'the signs do not tell compression from exhaust';
-    if (state.evidence!.contradictory) return 'the signs contradict each other';
-    return state.signs.length < 2 ? 'one sign alone is provisional, add a second and independent one' : null;
-  }
-  if (v.step.surface === 'tdc') {
-    if (!state.tdc.found)
-      return (
-        state.tdc.error?.message ??
-        (state.tdc.method === 'mark' ? 'no earlier job has proved this mark' : 'the readings are not complete')
-      );
-    if (state.tdc.fit?.bottomed) return 'the dial seems to have come to the end of its travel';
-    return state.tdc.verdict && state.tdc.verdict.state !== 'in' ? 'too close to call' : null;
-  }
-  const open = wordsOf(v.step.surface).open?.(state, v) ?? null;
-  if (open !== null) return open;
-  const timing = state.timing[v.step.id];
-  if (timing?.latest?.verdict && timing.latest.verdict.state !== 'in')
-    return timing.latest.verdict.state === 'out'
-      ? 'the last reading is outside the limits'
-      : 'the last reading is too close to call';
-  return null;
-}
-
-const named = (f: FlagId): string => flags[f].on;
-const lower = (s: string): string => s.charAt(0).toLowerCase() + s.slice(1);
+export const notSettled = (state: JobState, v: StepView): string | null =>
+  surfaceOf(state.domains, v.step.surface).open?.(state, v) ?? null;
 
 /** Whether a run sheet has a place for a reading; needs no log, so that logging a figure stays cheap. */
 export function takesReading(
@@ -145,6 +117,7 @@ export function takesReading(
 ): Answer {
   const step = sheet.steps.find((s) => s.id === e.step);
   if (!step) return fail('no-such-step', 'step', { step: e.step });
-  const fits = step.slots.some((s) => matches(s.slot, e.slot) && s.quantity === e.quantity);
-  return fits ? possible(e.quantity, e.value) : fail('no-such-slot', 'slot', { slot: e.slot, step: step.title });
+  return slotOf(step, e.slot)?.quantity === e.quantity
+    ? possible(e.quantity, e.value)
+    : fail('no-such-slot', 'slot', { slot: e.slot, step: step.title });
 }

@@ -1,17 +1,16 @@
-import { dataSheetFields } from '../sheets/data-sheet.ts';
-import { partKinds } from './run-sheet.ts';
-import type { SchoolId } from '../sheets/school-ways.ts';
-import { schoolOf } from '../sheets/schools.ts';
 import type { Engine, SheetValue } from '../engine/engine.ts';
-import { partsTaken } from './taken.ts';
+import type { Field } from '../engine/fields.ts';
+import { partKinds } from '../tray/part-kinds.ts';
 import { resultText } from './figure-text.ts';
 import { settledFigures } from './figures.ts';
-import type { JobState } from './state.ts';
-import type { LengthText } from './words.ts';
+import { slotOf } from './run-sheet.ts';
+import type { JobState } from './domain.ts';
+import { partsTaken } from './taken.ts';
+import type { LengthText } from './texts.ts';
 
 /** A job as it is printed: everything another technician needs, in the order in which it is read. */
 export interface Card {
-  limits: { label: string; value: SheetValue }[];
+  limits: { field: Field; value: SheetValue }[];
   readings: CardReading[];
   results: { label: string; value: string; verdict: string }[];
   schools: { title: string; way: string }[];
@@ -29,38 +28,20 @@ export interface CardReading {
   replaced: string;
 }
 
-/** The data-sheet values that say what was worked to: settings, limits and what the sums stand on. */
-const SHOWN = [
-  'firingOrder',
-  'runningDirection',
-  'strokeMm',
-  'rodMm',
-  'rotorDirection',
-  'ratio',
-  'staticBtdc',
-  'staticMinBtdc',
-  'staticMaxBtdc',
-  'tdcWithinDeg',
-  'backlashDeg',
-  'clampTorqueNm',
-  'idleRpm'
-];
-
 const verdictWord = { in: 'in', out: 'OUT', unsure: 'too close to call' };
 
 export function jobCard(state: JobState, engine: Engine, len: LengthText): Card {
-  const fields = new Map(dataSheetFields.map((f) => [f.name, f]));
+  const { words } = state.sheet;
+  const asked = new Set(state.sheet.steps.flatMap((s) => s.values));
   const steps = new Map(state.sheet.steps.map((s) => [s.id, s]));
   return {
-    limits: [...new Set([...SHOWN, ...Object.keys(state.sheet.labels ?? {})])]
-      .filter((n) => engine.values[n])
-      .map((n) => ({
-        label: fields.get(n)!.label,
-        value: engine.values[n]!
-      })),
+    limits: words.fields.flatMap((field) => {
+      const value = engine.values[field.name];
+      return value && (field.onCard || asked.has(field.name)) ? [{ field, value }] : [];
+    }),
     readings: state.readings.map((reading) => {
       const step = steps.get(reading.step);
-      const slot = step?.slots.find((s) => reading.slot.startsWith(s.slot));
+      const slot = step && slotOf(step, reading.slot);
       return {
         step: step?.title ?? reading.step,
         label: slot?.label ?? reading.slot,
@@ -68,16 +49,21 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
         replaced: reading.replaced.map((r) => `${r.text} (${r.reason})`).join(', ')
       };
     }),
-    results: settledFigures(state, engine)
-      .map((f) => ({ label: f.label, value: resultText(f, len), verdict: f.verdict ? verdictWord[f.verdict] : '' }))
-      .concat(housing(state, len)),
+    results: [
+      ...settledFigures(state).map((f) => ({
+        label: f.label,
+        value: resultText(f, len),
+        verdict: f.verdict ? verdictWord[f.verdict] : ''
+      })),
+      ...state.domains.flatMap((d) => d.card?.(state, len) ?? []).map((l) => ({ ...l, verdict: '' }))
+    ],
     parts: partKinds.flatMap((k) => partsTaken(state.replayed, k).map((x) => `${x.name} (${k})`)),
     schools: [
       ...Object.entries(state.schools)
         .filter(([, s]) => s.chosen)
         .map(([id, s]) => {
-          const school = schoolOf(id as SchoolId);
-          return { title: school.title, way: school.options.find((o) => o.id === s.option)?.name ?? s.option };
+          const school = words.schools[id];
+          return { title: school?.title ?? id, way: school?.options.find((o) => o.id === s.option)?.name ?? s.option };
         }),
       ...answers(state)
     ],
@@ -106,16 +92,4 @@ function answers(state: JobState): Card['schools'] {
       const chosen = c.options.find((o) => o.id === state.replayed.chosen.get(c.id));
       return chosen ? [{ title: c.question, way: chosen.label }] : [];
     });
-}
-
-/** The turn that each reading outside the limits led to. */
-function housing(state: JobState, len: LengthText): Card['results'] {
-  const rows = state.timing['strobe']?.rows ?? [];
-  return rows
-    .filter((r) => r.verdict?.state === 'out' && r.move && r.move.turn !== 'none')
-    .map((r) => ({
-      label: `Housing turned after reading ${r.n}`,
-      value: `${r.move!.housingDeg.toFixed(2)}° ${r.move!.turn === 'cw' ? 'clockwise' : 'anticlockwise'}${r.move!.rimMm === undefined ? '' : `, ${len(r.move!.rimMm, 2)} at the rim`}`,
-      verdict: ''
-    }));
 }

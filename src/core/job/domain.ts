@@ -1,97 +1,142 @@
-import type { Rule } from './rules.ts';
 import type { Engine } from '../engine/engine.ts';
-import type { RunSheet, Surface } from './run-sheet.ts';
-import type { CrankPlace } from '../domains/crank/crank-place.ts';
-import type { TipWork, WiresWork } from '../domains/cap/cap-work.ts';
-import type { GearWork } from '../domains/gears/gear-work.ts';
-import type { PatchRow } from '../domains/stack/patch-work.ts';
-import type { RingsWork } from '../domains/rings/rings-work.ts';
-import type { StackWork } from '../domains/stack/stack-work.ts';
-import type { ToothWork } from '../domains/tooth/tooth-work.ts';
-import type { WitnessRow } from '../domains/tooth/witness-work.ts';
-import type { GapWork, LobesWork, ScatterWork, VacuumWork } from '../domains/curves/other-work.ts';
-import type { ModelError, RecurveWork } from '../domains/curves/recurve-work.ts';
-import type { SweepWork } from '../domains/curves/sweep-work.ts';
-import type { SettledFigure } from './figures.ts';
-import type { MarkError } from '../domains/crank/mark-work.ts';
-import { onDemand } from './on-demand.ts';
-import type { Replayed } from './replay.ts';
-import type { JobState, StepView } from './state.ts';
-import type { LengthText } from './words.ts';
+import type { ParsedReading } from '../calculations/reading/reading-parse.ts';
+import type { JobEvent } from './events.ts';
+import type { Reading, Replayed, StepMark } from './replayed.ts';
+import type { Rule } from './rules.ts';
+import type { RunSheet, Slot, Step } from './run-sheet.ts';
+import type { SettledFigure } from './settled.ts';
+import type { LengthText } from './texts.ts';
 
-/** Everything that a job works out beside the crank and the housing, by name. */
-export interface Works {
-  stack: StackWork;
-  patches: PatchRow[];
-  rings: RingsWork;
-  gears: GearWork;
-  tooth: ToothWork;
-  witness: WitnessRow[];
-  wires: WiresWork;
-  tip: TipWork;
-  /** the sweeps of the run sheet in its order: the first is the curve as it was found */
-  sweeps: SweepWork[];
-  recurve: RecurveWork;
-  /** the prediction against the second sweep, once there is one */
-  model: ModelError | null;
-  lobes: LobesWork;
-  vacuum: VacuumWork;
-  gap: GapWork;
-  scatter: ScatterWork;
+/* eslint-disable @typescript-eslint/no-explicit-any -- a list of domains holds workings of every shape */
+
+export interface Aim {
+  slot: Slot;
+  /** the slot as it will be logged: `strobe-again` repeats the last setting */
+  as: string;
+  /** for pairs: which one */
+  n: number | null;
 }
 
-/** What a working may stand on. */
-export interface WorkContext {
+export type StepState = 'done' | 'skipped' | 'repeat' | 'open' | 'blocked' | 'not-needed';
+
+export interface StepView {
+  step: Step;
+  state: StepState;
+  mark: StepMark | null;
+  /** flags that must hold first and do not, unless overruled */
+  missing: string[];
+  /** dangers that must be gone first */
+  stillOn: string[];
+  /** the question that settles whether the step is needed, while unanswered */
+  asks: Step['onlyIf'] | null;
+  overruled: string | null;
+}
+
+export interface ChosenSchool {
+  option: string;
+  chosen: boolean;
+  because: string;
+}
+
+/** W: what the domains work out, by name. S: the schools they know. */
+export interface JobState<W = any, S extends string = any> {
+  sheet: RunSheet;
+  replayed: Replayed;
+  readings: Reading[];
+  steps: StepView[];
+  /** index of the step to do now; null when all is done */
+  current: number | null;
+  flags: ReadonlySet<string>;
+  interlocks: Rule[];
+  schools: Record<S, ChosenSchool>;
+  /** the timing that the crank is brought to, degrees before TDC; null where the sheet has none or its value is missing */
+  reference: number | null;
+  /** what the domains work out, each when it is first asked for */
+  work: W;
+  /** the domains it was worked out with, what is needed first */
+  domains: readonly Domain[];
+  engine: Engine;
+  progress: { done: number; total: number };
+  closed: boolean;
+}
+
+/** What a working may stand on: the sheets, the log as played back, the ways chosen, and the other workings. */
+export interface WorkContext<W = any, S extends string = any> {
   sheet: RunSheet;
   engine: Engine;
   r: Replayed;
-  mark: MarkError | null;
-  /** where the crank stood when an event of this number was written */
-  placeAt: (seq: number) => CrankPlace;
-  works: Works;
+  schools: Record<S, ChosenSchool>;
+  works: W;
 }
 
-/** What a surface says of a step: the finding at its top, and what its readings leave open. */
-export interface SurfaceWords {
-  headline?: (state: JobState, v: StepView, len: LengthText) => string | null;
-  open?: (state: JobState, v: StepView) => string | null;
+/** A figure that was typed, while it may still be doubted. */
+export interface Typed<State = any> {
+  state: State;
+  engine: Engine;
+  step: Step;
+  aim: Aim;
+  figure: ParsedReading;
+  text: string;
+  len: LengthText;
+}
+
+/** What a surface says of a step, and how its figures are read. Everything here may be left out. */
+export interface SurfaceWords<State = any> {
+  /** the finding at its top; null leaves the instruction there */
+  headline?: (state: State, v: StepView, len: LengthText) => string | null;
+  /** what its readings leave open; null when they settle it */
+  open?: (state: State, v: StepView) => string | null;
+  /** where the next figure goes, where that does not follow from the slots alone; null: it takes none */
+  aim?: (state: State, step: Step, prefer?: string) => Aim | null;
+  /** takes off what is typed beside the figure, as the side of the top in `17.6 a` */
+  strip?: (text: string) => { text: string; prefer?: string };
+  /** the slots it cannot be done without, where that depends on the way chosen */
+  required?: (state: State) => readonly string[];
 }
 
 /**
- * A part of the trade with its workings, words and figures. A screen loads those whose surfaces its run sheet has;
- * servers and tests have them all.
+ * A part of the trade: what is worked out, said, settled and watched over. It is told the state it works on and keeps
+ * nothing; a screen fetches those of its run sheet, servers and tests have all.
  */
-export interface Domain {
+export interface Domain<W = any, S extends string = any> {
   name: string;
-  works: { [K in keyof Works]?: (c: WorkContext) => Works[K] };
-  surfaces: { [S in Surface]?: SurfaceWords };
-  figures?: (works: Works) => SettledFigure[];
-  /** interlocks that follow from a figure, not from a state that was said */
-  interlocks?: (c: WorkContext) => Rule[];
+  /** domains whose workings it reads */
+  needs: readonly Domain[];
+  works: Record<string, (c: WorkContext<W, S>) => unknown>;
+  surfaces: Record<string, SurfaceWords<JobState<W, S>>>;
+  /** which way is proposed, and why: for an engine, and what was answered on the job by question */
+  schools?: Record<string, Proposal>;
+  figures?: (state: JobState<W, S>) => SettledFigure[];
+  /** rules that follow from a figure, not from a state that was said */
+  interlocks?: (c: WorkContext<W, S>) => Rule[];
+  /** what is improbable about a figure, as a question to ask once; by slot */
+  doubts?: Record<string, (t: Typed<JobState<W, S>>) => string | null>;
+  /** what an event does to the states, beyond its step's own */
+  replays?: (r: Replayed, e: JobEvent, step: Step | undefined) => void;
+  /** further lines of the card */
+  card?: (state: JobState<W, S>, len: LengthText) => { label: string; value: string }[];
 }
 
-const registered = new Map<string, Domain>();
+export type Proposal = (engine: Engine, said: ReadonlyMap<string, string>) => { option: string; because: string };
 
-export function register(...domains: Domain[]): void {
-  for (const d of domains) registered.set(d.name, d);
-}
-export const domains = (): Iterable<Domain> => registered.values();
-
-/** The workings of a job, each made when it is first asked for. */
-export function worksOf(context: Omit<WorkContext, 'works'>): Works {
-  const makers: Record<string, () => unknown> = {};
-  for (const d of registered.values())
-    for (const [name, make] of Object.entries(d.works))
-      makers[name] = () => (make as (c: WorkContext) => unknown)({ ...context, works });
-  const works = onDemand(makers) as unknown as Works;
-  return works;
+/** The named domains and all they need, each once, what is needed first. */
+export function withNeeded(domains: readonly Domain[]): Domain[] {
+  const out = new Map<string, Domain>();
+  const add = (d: Domain): void => {
+    if (out.has(d.name)) return;
+    for (const n of d.needs) add(n);
+    out.set(d.name, d);
+  };
+  for (const d of domains) add(d);
+  return [...out.values()];
 }
 
 /** The words of a surface, from whichever domain has it. */
-export function wordsOf(surface: Surface): SurfaceWords {
-  for (const d of registered.values()) {
-    const words = d.surfaces[surface];
-    if (words) return words;
-  }
+export function surfaceOf(domains: readonly Domain[], surface: string): SurfaceWords {
+  for (const d of domains) if (d.surfaces[surface]) return d.surfaces[surface];
   return {};
 }
+
+/** The doubts about a slot, from whichever domain has them. */
+export const doubtOf = (domains: readonly Domain[], slot: Slot): ((t: Typed) => string | null) | undefined =>
+  domains.find((d) => d.doubts?.[slot.slot])?.doubts?.[slot.slot];

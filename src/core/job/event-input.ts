@@ -1,13 +1,11 @@
 import { z } from 'zod';
 import { signKinds } from '../calculations/cycle/schemas.ts';
-import { flags, type FlagId } from '../sheets/flags.ts';
-import { partKinds } from './run-sheet.ts';
+import { partKinds } from '../tray/part-kinds.ts';
 import { unitsOf, type Quantity } from '../units/units.ts';
 
 const id = z.uuid();
 const short = z.string().min(1).max(60);
 const text = z.string().trim().min(1, 'say why in a few words').max(500);
-const flag = z.enum(Object.keys(flags) as [FlagId, ...FlagId[]]);
 const quantity = z.enum(Object.keys(unitsOf) as [Quantity, ...Quantity[]]);
 
 /**
@@ -29,7 +27,7 @@ export const eventInput = z.discriminatedUnion('kind', [
   z.strictObject({ id, kind: z.literal('choose'), school: short, option: short }),
   z.strictObject({ id, kind: z.literal('sign'), sign: z.enum(signKinds), seen: z.boolean().nullable() }),
   z.strictObject({ id, kind: z.literal('fact'), fact: short, value: z.boolean() }),
-  z.strictObject({ id, kind: z.literal('say'), flag, on: z.boolean() }),
+  z.strictObject({ id, kind: z.literal('say'), flag: short, on: z.boolean() }),
   z.strictObject({
     id,
     kind: z.literal('crank'),
@@ -48,7 +46,7 @@ export const eventInput = z.discriminatedUnion('kind', [
       .max(40)
       .refine((p) => p.every((x, k) => k === 0 || x.rpm > p[k - 1]!.rpm), 'the speeds of a target must rise')
   }),
-  z.strictObject({ id, kind: z.literal('override'), step: short, flags: z.array(flag).min(1), reason: text }),
+  z.strictObject({ id, kind: z.literal('override'), step: short, flags: z.array(short).min(1), reason: text }),
   z.strictObject({ id, kind: z.literal('remark'), text, step: short.optional() }),
   z.strictObject({ id, kind: z.literal('undo'), undoes: id })
 ]);

@@ -1,8 +1,6 @@
 import type { SignKind } from '../calculations/cycle/cycle-evidence.ts';
 import type { Quantity } from '../units/units.ts';
-import type { FlagId } from '../sheets/flags.ts';
-import type { PartKind } from './run-sheet.ts';
-import type { Part } from './taken.ts';
+import type { Part, PartKind } from '../tray/part-kinds.ts';
 
 /** The gauge as it was when the reading was taken; a later calibration does not reach back. */
 export interface GaugeRef {
@@ -35,11 +33,11 @@ export type EventBody =
   | { kind: 'choose'; school: string; option: string }
   | { kind: 'sign'; sign: SignKind; seen: boolean | null }
   | { kind: 'fact'; fact: string; value: boolean }
-  | { kind: 'say'; flag: FlagId; on: boolean }
+  | { kind: 'say'; flag: string; on: boolean }
   | { kind: 'crank'; crankDeg: number | null; move: 'forward' | 'backward' | 'unknown' }
   | { kind: 'take'; step: string; part: PartKind; parts: Part[] }
   | { kind: 'target'; step: string; points: { rpm: number; deg: number }[] }
-  | { kind: 'override'; step: string; flags: FlagId[]; reason: string }
+  | { kind: 'override'; step: string; flags: string[]; reason: string }
   | { kind: 'remark'; text: string; step?: string }
   | { kind: 'undo'; undoes: string };
 

@@ -1,24 +1,33 @@
 import { formatTiming } from '../units/format.ts';
-import type { SettledFigure } from './figures.ts';
-import { lengthPm, percent, plusMinus, type LengthText } from './words.ts';
+import { unitSign, type Unit } from '../units/units.ts';
+import type { FigureKind, SettledFigure } from './settled.ts';
+import { lengthPm, percent, plusMinus, type LengthText } from './texts.ts';
 
 /** A settled figure in words, with its uncertainty. */
 export function resultText(f: SettledFigure, len: LengthText): string {
-  const pm = f.u === null ? '' : ` ${plusMinus(f.u)}°`;
-  switch (f.kind) {
+  const { unit } = f.input as { unit?: Unit };
+  return figureText(f.kind, f.value, f.u, len, unit);
+}
+
+/** A figure of a kind in words; `unit` is that of a figure whose kind does not name one. */
+export function figureText(kind: FigureKind, value: number, u: number | null, len: LengthText, unit?: Unit): string {
+  const pm = u === null ? '' : ` ${plusMinus(u)}°`;
+  switch (kind) {
     case 'length':
-      return f.u === null ? len(f.value, 3) : lengthPm(len, f.value, f.u);
+      return u === null ? len(value, 3) : lengthPm(len, value, u);
     case 'speed':
-      return `${Math.round(f.value).toLocaleString('en-GB')} rpm`;
+      return `${Math.round(value).toLocaleString('en-GB')} rpm`;
     case 'crank':
-      return `${f.value.toFixed(1)}° of the crank`;
+      return `${value.toFixed(1)}° of the crank`;
     case 'probability':
-      return percent(f.value);
+      return percent(value);
     case 'early-late':
-      return `${Math.abs(f.value).toFixed(2)}°${f.value > 0 ? ' early' : f.value < 0 ? ' late' : ''}${pm}`;
+      return `${Math.abs(value).toFixed(2)}°${value > 0 ? ' early' : value < 0 ? ' late' : ''}${pm}`;
     case 'timing':
-      return formatTiming(f.value, 2) + pm;
+      return formatTiming(value, 2) + pm;
+    case 'plain':
+      return `${value.toFixed(2)}${u === null ? '' : ` ${plusMinus(u)}`}${unit ? unitSign[unit] : ''}`;
     default:
-      return `${f.value.toFixed(2)}°${pm}`;
+      return `${value.toFixed(2)}°${pm}`;
   }
 }

@@ -1,7 +1,7 @@
 import { gaugeU, type Gauge } from '../calculations/gauge/gauge-combine.ts';
 import { mean, sampleSd } from '../numerics/statistics.ts';
 import { unitSize, type Unit } from '../units/units.ts';
-import type { Reading } from './replay.ts';
+import type { Reading } from './replayed.ts';
 
 /** A figure of the drive with its standard uncertainty, from repeated readings or the data sheet. */
 export interface Settled {

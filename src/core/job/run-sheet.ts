@@ -1,26 +1,27 @@
+import type { Field } from '../engine/fields.ts';
+import type { GaugeKind } from '../tray/gauge-kinds.ts';
+import type { PartKind } from '../tray/part-kinds.ts';
 import type { Quantity } from '../units/units.ts';
-import type { FlagId } from '../sheets/flags.ts';
-import type { HazardId } from '../sheets/hazards.ts';
-import type { SchoolId } from '../sheets/school-ways.ts';
+import type { Rule } from './rules.ts';
 
-export type GaugeKind =
-  | 'wheel'
-  | 'dial'
-  | 'strobe'
-  | 'blade'
-  | 'micrometer'
-  | 'depth'
-  | 'torque'
-  | 'tacho'
-  | 'thermometer'
-  | 'pressure'
-  | 'eye';
+/** Ways to log one figure again: a repeat, a place come to backwards, a place come to nobody knows how. */
+export type Variant = 'again' | 'back' | 'unsure';
 
-/** What the tray keeps besides gauges: parts that are taken out of it and written on a job. */
-export const partKinds = ['packing', 'shim', 'ring', 'gasket', 'spring', 'stop'] as const;
-export type PartKind = (typeof partKinds)[number];
+/** Names of values on the data sheet that a figure is judged by. */
+export interface Limits {
+  least?: string;
+  most?: string;
+  /** what is aimed at between them */
+  target?: string;
+}
 
-/** A figure that a step asks for. */
+/**
+ * How several readings of one slot become a figure: each stands for itself, their mean counts, the last replaces those
+ * before, two that belong together are read one after the other, or they are told apart by the way the speed went.
+ */
+export type Combine = 'each' | 'mean' | 'last' | 'pair' | 'up-down';
+
+/** A figure that a step asks for, and what it is. */
 export interface Slot {
   slot: string;
   label: string;
@@ -30,38 +31,16 @@ export interface Slot {
   required?: boolean;
   /** taken again and again: pairs, repeats */
   repeats?: boolean;
+  also?: readonly Variant[];
+  combine?: Combine;
+  /** it may be below zero: its sign says a side */
+  signed?: boolean;
+  /** the slot that is read next, where two make one */
+  pairsWith?: string;
+  limits?: Limits;
+  /** the figure that it settles by itself, through the judged surface */
+  figure?: string;
 }
-
-/** What the middle of the screen shows for a step, beside its instruction. */
-export type Surface =
-  | 'plain'
-  | 'sheet'
-  | 'tdc'
-  | 'mark'
-  | 'strokes'
-  | 'plan'
-  | 'cap'
-  | 'timing'
-  | 'scale'
-  | 'close'
-  | 'stack'
-  | 'patch'
-  | 'gears'
-  | 'tooth'
-  | 'drop'
-  | 'shaft'
-  | 'fault'
-  | 'rings'
-  | 'witness'
-  | 'wires'
-  | 'tip'
-  | 'gap'
-  | 'bias'
-  | 'sweep'
-  | 'lobes'
-  | 'vacuum'
-  | 'targets'
-  | 'recurve';
 
 /** Something a step asks that is answered with one of a few words, not with a figure. */
 export interface StepChoice {
@@ -82,7 +61,26 @@ export interface OnlyIf {
   when?: boolean;
   /** asked only where this other question was answered yes; answered no, the step is not needed either */
   within?: string;
+  /** value of the data sheet that answers it until it is answered on the job, and what it then is for a yes */
+  field?: { name: string; yes: string };
+  /** a state that is what the answer says */
+  flag?: string;
 }
+
+/** What a step does, beyond the states it sets: code asks for these and never for a step by its name. */
+export const acts = [
+  /** after it nobody knows where the crank stands, unless the turn was read */
+  'turns-uncounted',
+  /** done, the crank stands at the run sheet's reference, last moved forward */
+  'reaches-reference',
+  /** it cannot be worked out without the value of the reference */
+  'needs-reference',
+  /** something stands in cylinder one from its first reading on */
+  'probes-cylinder',
+  /** done, the job is closed */
+  'closes-log'
+] as const;
+export type Act = (typeof acts)[number];
 
 export interface Step {
   id: string;
@@ -96,38 +94,90 @@ export interface Step {
   tools: string[];
   minutes: number;
   helper: 'no' | 'advised' | 'yes';
-  hazards: HazardId[];
-  sets: FlagId[];
-  clears: FlagId[];
-  needs: FlagId[];
-  mustBeOff: FlagId[];
+  hazards: string[];
+  sets: string[];
+  clears: string[];
+  needs: string[];
+  mustBeOff: string[];
   slots: Slot[];
-  school?: SchoolId;
+  school?: string;
   onlyIf?: OnlyIf;
   choices: StepChoice[];
   /** the kinds of part that are taken from the tray here */
   takes: PartKind[];
-  surface: Surface;
-  /** after it nobody knows where the crank stands */
-  losesCrank: boolean;
+  /** what the middle of the screen shows, beside the instruction */
+  surface: string;
+  acts: Act[];
+  /** what its figures are known by, whatever the step is called on this sheet */
+  role?: string;
   /** data-sheet values without which the step cannot be worked out */
   values: string[];
 }
 
-export interface RunSheet {
+/** A run sheet as it is written down. */
+export interface SheetPlan {
   id: string;
   title: string;
   short: string;
-  begins: FlagId[];
+  begins: string[];
   /** what whoever opens such a job should know before it is begun */
   caution?: string;
+  /** the value of the data sheet that the crank is brought to; left out where the crank is brought nowhere */
+  reference?: string;
   steps: Step[];
-  /** names of the data-sheet values that its steps need: a screen has them without the whole list of fields */
-  labels?: Record<string, string>;
+}
+
+export interface FlagWords {
+  /** the state as the bench says it, and its opposite */
+  on: string;
+  off: string;
+  /** it must be gone before anything turns by power */
+  danger: boolean;
+  /** lacking it (or, for a danger, having it) hurts people or breaks machines: it is made true, never overruled */
+  hard?: boolean;
+  /** it matters only where this question was not answered with no: what is not fitted need not be plugged */
+  only?: string;
+}
+
+export interface HazardWords {
+  title: string;
+  text: string;
+  defer: string;
+}
+
+/** One way of doing a step, with what speaks for and against it. */
+export interface SchoolOption {
+  id: string;
+  name: string;
+  gives: string;
+  costs: string;
+  preferWhen: string;
+}
+
+/** Where good technicians differ, in words. */
+export interface SchoolWords {
+  title: string;
+  options: SchoolOption[];
+}
+
+/**
+ * A run sheet with all that is needed to work by it away from the list of domains: which of them work it out, the words
+ * of its states, hazards, schools and values, and the rules that watch over it. A screen fetches it once.
+ */
+export interface RunSheet extends SheetPlan {
+  domains: string[];
+  words: {
+    flags: Record<string, FlagWords>;
+    hazards: Record<string, HazardWords>;
+    schools: Record<string, SchoolWords>;
+    /** every value that a data sheet may hold, in the order in which it is read */
+    fields: Field[];
+  };
+  rules: Rule[];
 }
 
 /** Fills what a step leaves out, so that behind the sheet nothing is optional by accident. */
-export function step(s: Pick<Step, 'id' | 'phase' | 'title' | 'say' | 'why'> & Partial<Step>): Step {
+export function completeStep(s: Pick<Step, 'id' | 'phase' | 'title' | 'say' | 'why'> & Partial<Step>): Step {
   return {
     accept: '',
     ifSkipped: '',
@@ -143,8 +193,17 @@ export function step(s: Pick<Step, 'id' | 'phase' | 'title' | 'say' | 'why'> & P
     choices: [],
     takes: [],
     surface: 'plain',
-    losesCrank: false,
+    acts: [],
     values: [],
     ...s
   };
+}
+
+/** What a value of the data sheet is called. */
+export const labelOf = (sheet: RunSheet, name: string): string =>
+  sheet.words.fields.find((f) => f.name === name)?.label ?? name;
+
+/** The slot that a figure belongs to, by its exact name or as one of the variants that the slot declares; undefined: none. */
+export function slotOf(step: Pick<Step, 'slots'>, given: string): Slot | undefined {
+  return step.slots.find((s) => s.slot === given || (s.also ?? []).some((variant) => given === `${s.slot}-${variant}`));
 }

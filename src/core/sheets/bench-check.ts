@@ -1,22 +1,20 @@
-import * as shared from './shared-steps.ts';
-import * as time from './timing-steps.ts';
-import type { RunSheet } from '../job/run-sheet.ts';
+import { curves, engine, sheet, timing } from './authoring.ts';
 
 const LOOK = 'Look and feel';
 const RUN = 'Run it on the bench';
 
 /** A distributor on a test bench or turned by hand: weights, spacing of the sparks, curve, vacuum. */
-export const benchCheck: RunSheet = {
+export const benchCheck = sheet({
   id: 'bench-check',
   title: 'Check a distributor on the bench',
   short: 'distributor on the bench',
   begins: ['battery-isolated', 'distributor-out'],
   steps: [
-    shared.intake({ id: 'intake', phase: LOOK, values: ['firingOrder', 'ratio', 'advanceBand'] }),
-    time.weightsFree({ id: 'free', phase: LOOK }),
-    time.setGap({ id: 'gap', phase: LOOK }),
-    time.lobesRead({ id: 'lobes', phase: RUN }),
-    time.benchSweep({
+    engine.intake({ id: 'intake', phase: LOOK, values: ['firingOrder', 'ratio', 'advanceBand'] }),
+    curves.weightsFree({ id: 'free', phase: LOOK }),
+    timing.setGap({ id: 'gap', phase: LOOK }),
+    curves.lobesRead({ id: 'lobes', phase: RUN }),
+    curves.benchSweep({
       id: 'sweep',
       phase: RUN,
       choices: [
@@ -30,7 +28,7 @@ export const benchCheck: RunSheet = {
         }
       ]
     }),
-    time.vacuumChecked({ id: 'vacuum', phase: RUN, clears: [] }),
-    shared.closeLog({ id: 'close', phase: RUN })
+    curves.vacuumChecked({ id: 'vacuum', phase: RUN, clears: [] }),
+    engine.closeLog({ id: 'close', phase: RUN })
   ]
-};
+});

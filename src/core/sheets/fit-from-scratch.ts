@@ -1,7 +1,5 @@
-import * as drive from './drive-steps.ts';
-import * as fit from './fit-steps.ts';
-import * as shared from './shared-steps.ts';
-import { step, type RunSheet, type Step } from '../job/run-sheet.ts';
+import type { Step } from '../job/run-sheet.ts';
+import { cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const CRANK = 'Find the crank';
@@ -10,8 +8,8 @@ const INDEX = 'Set the housing';
 const PROVE = 'Time and prove';
 
 const makeSafe: Step[] = [
-  shared.intake({ id: 'intake', phase: SAFE, values: ['firingOrder', 'rotorDirection', 'ratio', 'staticBtdc'] }),
-  shared.makeSafe({ id: 'safe', phase: SAFE }),
+  engine.intake({ id: 'intake', phase: SAFE, values: ['firingOrder', 'rotorDirection', 'ratio', 'staticBtdc'] }),
+  engine.makeSafe({ id: 'safe', phase: SAFE }),
   step({
     id: 'bench',
     phase: SAFE,
@@ -23,65 +21,66 @@ const makeSafe: Step[] = [
     minutes: 10,
     sets: ['unit-ready']
   }),
-  shared.plugsOut({ id: 'plugs', phase: SAFE }),
-  shared.barOn({ id: 'bar', phase: SAFE })
+  engine.plugsOut({ id: 'plugs', phase: SAFE }),
+  engine.barOn({ id: 'bar', phase: SAFE })
 ];
 
 const findCrank: Step[] = [
-  shared.wheelOn({ id: 'wheel', phase: CRANK }),
-  shared.trueTdc({ id: 'tdc', phase: CRANK }),
-  shared.judgeMark({ id: 'mark', phase: CRANK }),
-  shared.probeOut({ id: 'probe-out', phase: CRANK }),
-  shared.proveStroke({ id: 'stroke', phase: CRANK }),
-  shared.toReference({ id: 'ref', phase: CRANK })
+  crank.wheelOn({ id: 'wheel', phase: CRANK }),
+  crank.trueTdc({ id: 'tdc', phase: CRANK }),
+  crank.judgeMark({ id: 'mark', phase: CRANK }),
+  crank.probeOut({ id: 'probe-out', phase: CRANK }),
+  crank.proveStroke({ id: 'stroke', phase: CRANK }),
+  crank.toReference({ id: 'ref', phase: CRANK })
 ];
 
 const fitDrive: Step[] = [
-  fit.chooseTower({ id: 'tower', phase: FIT }),
-  fit.clampReady({ id: 'clamp-ready', phase: FIT }),
-  fit.sealOn({ id: 'seal', phase: FIT }),
-  fit.pumpShaft({ id: 'pump-shaft', phase: FIT }),
-  fit.pumpSlotSet({ id: 'slot', phase: FIT }),
-  fit.letDown({ id: 'in', phase: FIT }),
-  drive.dropIn({ id: 'to-seat', phase: FIT, values: ['rotorDirection', 'ratio'] }),
-  shared.toReference({
+  tooth.chooseTower({ id: 'tower', phase: FIT }),
+  distributor.clampReady({ id: 'clamp-ready', phase: FIT }),
+  distributor.sealOn({ id: 'seal', phase: FIT }),
+  distributor.pumpShaft({ id: 'pump-shaft', phase: FIT }),
+  distributor.pumpSlotSet({ id: 'slot', phase: FIT }),
+  tooth.letDown({ id: 'in', phase: FIT }),
+  tooth.dropIn({ id: 'to-seat', phase: FIT, values: ['rotorDirection', 'ratio'] }),
+  crank.toReference({
     id: 'back',
     phase: FIT,
     title: 'Crank back to the reference',
     say: 'Turning to seat has moved the crank: bring it to the reference again, last movement forward.',
     needs: ['gear-meshed', 'compression-confirmed'],
-    onlyIf: drive.stoppedHigh
+    onlyIf: tooth.stoppedHigh
   }),
-  fit.seated({ id: 'seat', phase: FIT }),
-  fit.toothJudged({ id: 'tooth', phase: FIT })
+  distributor.seated({ id: 'seat', phase: FIT }),
+  tooth.toothJudged({ id: 'tooth', phase: FIT })
 ];
 
 const setHousing: Step[] = [
-  fit.indexHousing({ id: 'index', phase: INDEX }),
-  fit.roomBothWays({ id: 'room', phase: INDEX }),
-  fit.clampSnug({ id: 'snug', phase: INDEX }),
-  fit.pinOut({ id: 'pin', phase: INDEX }),
-  fit.capOn({ id: 'cap', phase: INDEX }),
-  fit.leadsInOrder({ id: 'leads', phase: INDEX })
+  timing.indexHousing({ id: 'index', phase: INDEX }),
+  timing.roomBothWays({ id: 'room', phase: INDEX }),
+  distributor.clampSnug({ id: 'snug', phase: INDEX }),
+  distributor.pinOut({ id: 'pin', phase: INDEX }),
+  cap.capOn({ id: 'cap', phase: INDEX }),
+  cap.leadsInOrder({ id: 'leads', phase: INDEX })
 ];
 
 const prove: Step[] = [
-  fit.twoTurns({ id: 'two-turns', phase: PROVE }),
-  fit.oilPrimed({ id: 'prime', phase: PROVE }),
-  fit.hoseOff({ id: 'hose', phase: PROVE }),
-  fit.strobeOn({ id: 'strobe-on', phase: PROVE }),
-  fit.nothingLeft({ id: 'sweep', phase: PROVE }),
-  fit.firstStart({ id: 'start', phase: PROVE }),
-  fit.strobeInitial({ id: 'strobe', phase: PROVE }),
-  fit.clampFinal({ id: 'clamp-final', phase: PROVE }),
-  shared.closeLog({ id: 'close', phase: PROVE })
+  distributor.twoTurns({ id: 'two-turns', phase: PROVE }),
+  distributor.oilPrimed({ id: 'prime', phase: PROVE }),
+  timing.hoseOff({ id: 'hose', phase: PROVE }),
+  timing.strobeOn({ id: 'strobe-on', phase: PROVE }),
+  timing.nothingLeft({ id: 'sweep', phase: PROVE }),
+  timing.firstStart({ id: 'start', phase: PROVE }),
+  timing.strobeInitial({ id: 'strobe', phase: PROVE }),
+  timing.clampFinal({ id: 'clamp-final', phase: PROVE }),
+  engine.closeLog({ id: 'close', phase: PROVE })
 ];
 
 /** A distributor fitted to an engine whose marks are not trusted: from finding the crank to the strobe. */
-export const fitFromScratch: RunSheet = {
+export const fitFromScratch = sheet({
   id: 'fit-from-scratch',
   title: 'Fit a distributor, engine from scratch',
   short: 'fit distributor, marks unknown',
   begins: ['distributor-out', 'cap-off'],
+  reference: 'staticBtdc',
   steps: [...makeSafe, ...findCrank, ...fitDrive, ...setHousing, ...prove]
-};
+});

@@ -1,21 +1,26 @@
-// whoever knows all run sheets has all of their workings too
-import '../job/domains/all.ts';
-import { fieldOf } from './data-sheet.ts';
+import { domains, manifests } from '../domains/all.ts';
+import type { Works, SchoolId } from '../domains/list.ts';
+import type { Engine } from '../engine/engine.ts';
+import type { Domain, JobState } from '../job/domain.ts';
+import type { JobEvent } from '../job/events.ts';
+import type { RunSheet } from '../job/run-sheet.ts';
+import { jobState } from '../job/state.ts';
+import { benchCheck } from './bench-check.ts';
+import { complete } from './complete.ts';
+import { dataSheetFields } from './data-sheet.ts';
 import { fitDifferent } from './fit-different.ts';
 import { fitFromScratch } from './fit-from-scratch.ts';
 import { openCase } from './open-case.ts';
 import { pedestal } from './pedestal.ts';
-import { refitSame } from './refit-same.ts';
-import { shaftInPlace } from './shaft-in-place.ts';
-import { regear } from './regear.ts';
-import type { RunSheet } from '../job/run-sheet.ts';
-import { benchCheck } from './bench-check.ts';
 import { recurve } from './recurve.ts';
+import { refitSame } from './refit-same.ts';
+import { regear } from './regear.ts';
+import { shaftInPlace } from './shaft-in-place.ts';
 import { staticTiming } from './static-timing.ts';
 import { strobeTiming } from './strobe-timing.ts';
 import { verifyMarks } from './verify-marks.ts';
 
-const sheets: RunSheet[] = [
+const plans = [
   fitFromScratch,
   fitDifferent,
   refitSame,
@@ -30,10 +35,15 @@ const sheets: RunSheet[] = [
   verifyMarks
 ];
 
-const labelled = (s: RunSheet): RunSheet => ({
-  ...s,
-  labels: Object.fromEntries(s.steps.flatMap((x) => x.values).map((n) => [n, fieldOf(n)?.label ?? n]))
-});
-export const runSheets: RunSheet[] = sheets.map(labelled);
+/** Every run sheet, complete. */
+export const runSheets: RunSheet[] = plans.map((p) => complete(p, domains, manifests, dataSheetFields));
 
 export const sheetOf = (id: string): RunSheet | undefined => runSheets.find((s) => s.id === id);
+
+/** The domains that a run sheet is worked out with. */
+export const domainsOf = (sheet: Pick<RunSheet, 'domains'>): Domain[] =>
+  domains.filter((d) => sheet.domains.includes(d.name));
+
+/** The state of a job, where all trades are at hand. */
+export const stateOf = (sheet: RunSheet, engine: Engine, log: readonly JobEvent[]): JobState<Works, SchoolId> =>
+  jobState(sheet, engine, log, domainsOf(sheet));

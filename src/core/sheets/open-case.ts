@@ -1,5 +1,6 @@
-import * as shared from './shared-steps.ts';
-import { step, type RunSheet } from '../job/run-sheet.ts';
+import { slots as ringSlots } from '../domains/rings/slots.ts';
+import { slots as toothSlots } from '../domains/tooth/slots.ts';
+import { engine, sheet, step } from './authoring.ts';
 
 const READY = 'Lay out and measure';
 const SHAFT = 'Set the shaft';
@@ -7,13 +8,13 @@ const CRANK = 'Lay crank and cam in';
 const CLOSE = 'Close the case';
 
 /** A drive shaft on thrust rings, installed while the case is open: the order decides whether it can be seen at all. */
-export const openCase: RunSheet = {
+export const openCase = sheet({
   id: 'open-case',
   title: 'Install the drive shaft, case open',
   short: 'drive shaft on thrust rings, case open',
   begins: ['drive-shaft-out'],
   steps: [
-    shared.intake({
+    engine.intake({
       id: 'intake',
       phase: READY,
       say: 'Check rings, shaft height, the slot\u2019s direction and the cam\u2019s marks on the data sheet.',
@@ -29,10 +30,7 @@ export const openCase: RunSheet = {
       ifSkipped: 'A ring missing under the shaft, or loose in the case.',
       tools: ['micrometer', 'tray'],
       sets: ['rings-counted'],
-      slots: [
-        { slot: 'ring-count', label: 'thrust rings', quantity: 'count', gauge: 'eye', required: true },
-        { slot: 'ring', label: 'a ring, thickness', quantity: 'length', gauge: 'micrometer', repeats: true }
-      ]
+      slots: [ringSlots['ring-count'], ringSlots.ring]
     }),
     step({
       id: 'stack',
@@ -45,16 +43,7 @@ export const openCase: RunSheet = {
       tools: ['depth gauge'],
       minutes: 8,
       needs: ['rings-counted'],
-      slots: [
-        {
-          slot: 'shaft-bare',
-          label: 'shaft height with no ring',
-          quantity: 'length',
-          gauge: 'depth',
-          required: true,
-          repeats: true
-        }
-      ],
+      slots: [{ ...ringSlots['shaft-bare'], required: true, repeats: true }],
       takes: ['ring'],
       values: ['shaftHeightMinMm', 'shaftHeightMaxMm'],
       surface: 'rings'
@@ -81,9 +70,7 @@ export const openCase: RunSheet = {
       ifSkipped: 'A wrong stack is found by its noise.',
       tools: ['depth gauge'],
       minutes: 3,
-      slots: [
-        { slot: 'shaft-height', label: 'shaft height on its rings', quantity: 'length', gauge: 'depth', repeats: true }
-      ],
+      slots: [{ ...ringSlots['shaft-height'], repeats: true }],
       surface: 'rings'
     }),
     step({
@@ -96,9 +83,7 @@ export const openCase: RunSheet = {
       ifSkipped: 'Half a turn or a tooth out.',
       tools: ['lamp'],
       minutes: 4,
-      slots: [
-        { slot: 'drive-slot', label: 'slot, narrow side, bearing from above', quantity: 'bearing', gauge: 'eye' }
-      ],
+      slots: [toothSlots['drive-slot']],
       values: ['driveSlotBearingDeg'],
       surface: 'shaft'
     }),
@@ -129,7 +114,7 @@ export const openCase: RunSheet = {
       needs: ['shaft-held-down'],
       sets: ['gear-meshed'],
       clears: ['drive-shaft-out'],
-      slots: [{ slot: 'rotor', label: 'rotor, bearing from above', quantity: 'bearing', gauge: 'eye' }]
+      slots: [{ ...toothSlots.rotor, label: 'rotor, bearing from above' }]
     }),
     step({
       id: 'rotate',
@@ -194,6 +179,6 @@ export const openCase: RunSheet = {
       hazards: ['lift', 'overtorque'],
       needs: ['drive-oriented', 'compression-confirmed', 'rings-counted']
     }),
-    shared.closeLog({ id: 'close', phase: CLOSE })
+    engine.closeLog({ id: 'close', phase: CLOSE })
   ]
-};
+});

@@ -1,7 +1,6 @@
-import * as drive from './drive-steps.ts';
-import * as fit from './fit-steps.ts';
-import * as shared from './shared-steps.ts';
-import { step, type RunSheet } from '../job/run-sheet.ts';
+import { slots as timingSlots } from '../domains/timing/slots.ts';
+import { slots as toothSlots } from '../domains/tooth/slots.ts';
+import { crank, engine, sheet, stack, step, tooth } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const FLOAT = 'Measure the float';
@@ -10,21 +9,22 @@ const POINT = 'Point the drive';
 const CLOSE = 'Close the pedestal';
 
 /** A distributor on a pedestal above a separate drive shaft: float, packing, depth, tooth and oil pump. */
-export const pedestal: RunSheet = {
+export const pedestal = sheet({
   id: 'pedestal',
   title: 'Fit the drive under its pedestal',
   short: 'drive and pedestal: float, packing, tooth',
   begins: ['distributor-out', 'cap-off'],
+  reference: 'staticBtdc',
   steps: [
-    shared.intake({
+    engine.intake({
       id: 'intake',
       phase: SAFE,
       say: 'Check float limits, packings, gear and the drive\u2019s direction on the data sheet.',
       values: ['floatMinMm', 'floatMaxMm', 'firingOrder', 'rotorDirection', 'ratio', 'gearTeeth']
     }),
-    shared.makeSafe({ id: 'safe', phase: SAFE }),
-    shared.barOn({ id: 'bar', phase: SAFE }),
-    drive.coverOpenings({ id: 'cover', phase: SAFE }),
+    engine.makeSafe({ id: 'safe', phase: SAFE }),
+    engine.barOn({ id: 'bar', phase: SAFE }),
+    engine.coverOpenings({ id: 'cover', phase: SAFE }),
     step({
       id: 'inspect',
       phase: FLOAT,
@@ -47,27 +47,27 @@ export const pedestal: RunSheet = {
       ifSkipped: 'Every figure after it carries the ridge.',
       tools: ['glass plate', 'abrasive sheet']
     }),
-    drive.measureWasher({ id: 'washer', phase: FLOAT }),
-    drive.washerIn({ id: 'washer-in', phase: FLOAT }),
-    drive.measureGap({ id: 'gap', phase: FLOAT }),
-    drive.choosePacking({ id: 'packing', phase: FLOAT }),
-    drive.measurePacking({ id: 'pack-measure', phase: FLOAT }),
-    drive.washerOut({ id: 'washer-out', phase: FLOAT }),
-    drive.measureDepth({ id: 'depth', phase: FLOAT }),
-    shared.plugsOut({ id: 'plugs', phase: CRANK }),
-    shared.wheelOn({ id: 'wheel', phase: CRANK }),
-    shared.trueTdc({ id: 'tdc', phase: CRANK }),
-    shared.probeOut({ id: 'probe-out', phase: CRANK }),
-    shared.proveStroke({ id: 'stroke', phase: CRANK }),
-    shared.toReference({ id: 'ref', phase: CRANK }),
-    drive.planTooth({
+    stack.measureWasher({ id: 'washer', phase: FLOAT }),
+    stack.washerIn({ id: 'washer-in', phase: FLOAT }),
+    stack.measureGap({ id: 'gap', phase: FLOAT }),
+    stack.choosePacking({ id: 'packing', phase: FLOAT }),
+    stack.measurePacking({ id: 'pack-measure', phase: FLOAT }),
+    stack.washerOut({ id: 'washer-out', phase: FLOAT }),
+    stack.measureDepth({ id: 'depth', phase: FLOAT }),
+    engine.plugsOut({ id: 'plugs', phase: CRANK }),
+    crank.wheelOn({ id: 'wheel', phase: CRANK }),
+    crank.trueTdc({ id: 'tdc', phase: CRANK }),
+    crank.probeOut({ id: 'probe-out', phase: CRANK }),
+    crank.proveStroke({ id: 'stroke', phase: CRANK }),
+    crank.toReference({ id: 'ref', phase: CRANK }),
+    tooth.planTooth({
       id: 'tooth-plan',
       phase: POINT,
       say: 'Let the drive down in any tooth, read the rotor\u2019s bearing, then the two ends of the housing\u2019s free arc.',
       needs: ['crank-at-reference', 'compression-confirmed']
     }),
-    drive.leadRotor({ id: 'lead', phase: POINT }),
-    fit.letDown({
+    tooth.leadRotor({ id: 'lead', phase: POINT }),
+    tooth.letDown({
       id: 'in',
       phase: POINT,
       title: 'Drive let down on its tooth',
@@ -76,14 +76,14 @@ export const pedestal: RunSheet = {
       mustBeOff: ['gauge-washer-in'],
       surface: 'tooth'
     }),
-    drive.dropIn({ id: 'drop', phase: POINT }),
-    shared.toReference({
+    tooth.dropIn({ id: 'drop', phase: POINT }),
+    crank.toReference({
       id: 'back',
       phase: POINT,
       title: 'Crank back to the reference',
       say: 'Turning to seat has moved the crank: bring it to the reference again, last movement forward.',
       needs: ['gear-meshed', 'compression-confirmed'],
-      onlyIf: drive.stoppedHigh
+      onlyIf: tooth.stoppedHigh
     }),
     step({
       id: 'recheck',
@@ -98,8 +98,8 @@ export const pedestal: RunSheet = {
       sets: ['drive-oriented', 'oil-drive-engaged', 'distributor-seated'],
       needs: ['crank-at-reference', 'gear-meshed'],
       slots: [
-        { slot: 'rotor', label: 'rotor right down, bearing from above', quantity: 'bearing', gauge: 'eye' },
-        { slot: 'drive-slot', label: 'slot of the drive, bearing from above', quantity: 'bearing', gauge: 'eye' }
+        { ...toothSlots.rotor, label: 'rotor right down, bearing from above' },
+        { ...toothSlots['drive-slot'], label: 'slot of the drive, bearing from above' }
       ],
       surface: 'tooth'
     }),
@@ -116,9 +116,9 @@ export const pedestal: RunSheet = {
       sets: ['gasket-fitted'],
       needs: ['drive-oriented', 'packing-chosen'],
       mustBeOff: ['gauge-washer-in'],
-      slots: [{ slot: 'torque', label: 'pedestal screws', quantity: 'torque', gauge: 'torque' }]
+      slots: [{ ...timingSlots.torque, label: 'pedestal screws' }]
     }),
-    drive.proveFloat({ id: 'prove', phase: CLOSE, needs: ['gasket-fitted'] }),
+    stack.proveFloat({ id: 'prove', phase: CLOSE, needs: ['gasket-fitted'] }),
     step({
       id: 'aux',
       phase: CLOSE,
@@ -141,6 +141,6 @@ export const pedestal: RunSheet = {
       clears: ['degree-wheel-on', 'barring-tool-fitted'],
       mustBeOff: ['probe-in', 'piston-stop-in', 'gauge-washer-in']
     }),
-    shared.closeLog({ id: 'close', phase: CLOSE })
+    engine.closeLog({ id: 'close', phase: CLOSE })
   ]
-};
+});

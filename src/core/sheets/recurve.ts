@@ -1,7 +1,4 @@
-import * as fit from './fit-steps.ts';
-import * as shared from './shared-steps.ts';
-import * as time from './timing-steps.ts';
-import { step, type RunSheet } from '../job/run-sheet.ts';
+import { curves, engine, sheet, step, timing } from './authoring.ts';
 
 const FOUND = 'The curve as it was found';
 const CHOOSE = 'Target, springs and stop';
@@ -9,29 +6,30 @@ const FIT = 'Fit the parts';
 const PROVE = 'Measure again';
 
 /** The advance curve changed on purpose: from the measured curve over the springs of the tray to a second sweep. */
-export const recurve: RunSheet = {
+export const recurve = sheet({
   id: 'recurve',
   title: 'Recurve the advance',
   short: 'recurve: springs and stop',
   begins: ['distributor-seated', 'gear-meshed', 'oil-drive-engaged', 'clamp-snug', 'leads-fitted', 'gasket-fitted'],
+  reference: 'staticBtdc',
   steps: [
-    shared.intake({
+    engine.intake({
       id: 'intake',
       phase: FOUND,
       say: 'Check limits, idle, total, and which springs and stop are in now.',
       values: ['staticBtdc', 'rotorDirection', 'ratio', 'advanceBand', 'totalMaxBtdc', 'idleRpm']
     }),
-    time.weightsFree({ id: 'free', phase: FOUND }),
-    fit.strobeOn({ id: 'strobe-on', phase: FOUND }),
-    fit.hoseOff({ id: 'hose', phase: FOUND }),
-    fit.nothingLeft({ id: 'sweep-list', phase: FOUND }),
-    fit.firstStart({
+    curves.weightsFree({ id: 'free', phase: FOUND }),
+    timing.strobeOn({ id: 'strobe-on', phase: FOUND }),
+    timing.hoseOff({ id: 'hose', phase: FOUND }),
+    timing.nothingLeft({ id: 'sweep-list', phase: FOUND }),
+    timing.firstStart({
       id: 'start',
       phase: FOUND,
       title: 'Started and warm',
       say: 'Start it, run it warm, choke off, idle below the start of the advance.'
     }),
-    time.sweepRun({
+    curves.sweepRun({
       id: 'baseline',
       phase: FOUND,
       title: 'Curve as it was found, swept',
@@ -39,9 +37,9 @@ export const recurve: RunSheet = {
       sets: ['baseline-known'],
       needs: ['engine-running', 'strobe-connected', 'vacuum-plugged', 'advance-free']
     }),
-    time.targetsSet({ id: 'targets', phase: CHOOSE }),
-    time.searchTray({ id: 'search', phase: CHOOSE }),
-    shared.makeSafe({
+    curves.targetsSet({ id: 'targets', phase: CHOOSE }),
+    curves.searchTray({ id: 'search', phase: CHOOSE }),
+    engine.makeSafe({
       id: 'safe',
       phase: FIT,
       say: 'Stop the engine, battery earth lead off, fuel shut, key in your pocket.',
@@ -61,27 +59,27 @@ export const recurve: RunSheet = {
       needs: ['battery-isolated'],
       sets: ['curve-fitted']
     }),
-    time.weightsFree({
+    curves.weightsFree({
       id: 'free-again',
       phase: FIT,
       title: 'Weights free with the new parts',
       needs: ['curve-fitted']
     }),
-    fit.nothingLeft({ id: 'list-again', phase: PROVE }),
-    fit.firstStart({ id: 'start-again', phase: PROVE, title: 'Started again' }),
-    fit.strobeInitial({
+    timing.nothingLeft({ id: 'list-again', phase: PROVE }),
+    timing.firstStart({ id: 'start-again', phase: PROVE, title: 'Started again' }),
+    timing.strobeInitial({
       id: 'strobe',
       phase: PROVE,
       say: 'At warm idle, hose plugged, set the initial timing that the search asked for, and read it.'
     }),
-    time.sweepRun({
+    curves.sweepRun({
       id: 'sweep',
       phase: PROVE,
       title: 'Curve swept again',
       why: 'What was predicted is proved by the engine, not by the drawing.'
     }),
-    time.vacuumChecked({ id: 'vacuum', phase: PROVE, needs: ['engine-running', 'strobe-connected'] }),
-    fit.clampFinal({ id: 'clamp-final', phase: PROVE }),
+    curves.vacuumChecked({ id: 'vacuum', phase: PROVE, needs: ['engine-running', 'strobe-connected'] }),
+    timing.clampFinal({ id: 'clamp-final', phase: PROVE }),
     step({
       id: 'load',
       phase: PROVE,
@@ -94,6 +92,6 @@ export const recurve: RunSheet = {
       helper: 'yes',
       hazards: ['first-start', 'vehicle-move']
     }),
-    shared.closeLog({ id: 'close', phase: PROVE })
+    engine.closeLog({ id: 'close', phase: PROVE })
   ]
-};
+});

@@ -1,7 +1,6 @@
-import * as drive from './drive-steps.ts';
-import * as fit from './fit-steps.ts';
-import * as shared from './shared-steps.ts';
-import { step, type RunSheet, type Step } from '../job/run-sheet.ts';
+import { slots as toothSlots } from '../domains/tooth/slots.ts';
+import type { Step } from '../job/run-sheet.ts';
+import { cap, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const OUT = 'Mark and lift out';
@@ -23,13 +22,14 @@ export const mapLeads = (u: Pick<Step, 'id' | 'phase'>): Step =>
   });
 
 /** The same distributor out and in again on an engine that is not turned meanwhile: matching marks. */
-export const refitSame: RunSheet = {
+export const refitSame = sheet({
   id: 'refit-same',
   title: 'Refit the same distributor',
   short: 'same distributor out and in',
   begins: ['gear-meshed', 'distributor-seated', 'oil-drive-engaged'],
+  reference: 'staticBtdc',
   steps: [
-    shared.intake({
+    engine.intake({
       id: 'intake',
       phase: SAFE,
       values: ['firingOrder', 'rotorDirection', 'ratio', 'staticBtdc']
@@ -55,9 +55,9 @@ export const refitSame: RunSheet = {
         }
       ]
     }),
-    shared.makeSafe({ id: 'safe', phase: SAFE }),
+    engine.makeSafe({ id: 'safe', phase: SAFE }),
     mapLeads({ id: 'map', phase: SAFE }),
-    shared.barOn({ id: 'bar', phase: OUT }),
+    engine.barOn({ id: 'bar', phase: OUT }),
     step({
       id: 'to-one',
       phase: OUT,
@@ -73,19 +73,19 @@ export const refitSame: RunSheet = {
       needs: ['battery-isolated', 'leads-mapped'],
       sets: ['crank-at-reference', 'compression-confirmed', 'slack-taken-up', 'cap-off']
     }),
-    drive.witnessMarks({ id: 'marks', phase: OUT, needs: ['crank-at-reference'] }),
-    drive.withdraw({ id: 'out', phase: OUT }),
-    fit.pumpShaft({
+    tooth.witnessMarks({ id: 'marks', phase: OUT, needs: ['crank-at-reference'] }),
+    distributor.withdraw({ id: 'out', phase: OUT }),
+    distributor.pumpShaft({
       id: 'pump-shaft',
       phase: OUT,
       say: 'Before it clears the bore, see that the pump shaft stays behind.'
     }),
-    drive.coverOpenings({ id: 'cover', phase: OUT }),
-    drive.holdStill({ id: 'hold', phase: OUT }),
-    fit.sealOn({ id: 'seal', phase: IN }),
-    drive.leadRotor({ id: 'lead', phase: IN }),
-    fit.letDown({ id: 'in', phase: IN, surface: 'tooth' }),
-    fit.seated({ id: 'seat', phase: IN }),
+    engine.coverOpenings({ id: 'cover', phase: OUT }),
+    engine.holdStill({ id: 'hold', phase: OUT }),
+    distributor.sealOn({ id: 'seal', phase: IN }),
+    tooth.leadRotor({ id: 'lead', phase: IN }),
+    tooth.letDown({ id: 'in', phase: IN, surface: 'tooth' }),
+    distributor.seated({ id: 'seat', phase: IN }),
     step({
       id: 'match',
       phase: IN,
@@ -97,36 +97,22 @@ export const refitSame: RunSheet = {
       minutes: 3,
       needs: ['distributor-seated'],
       sets: ['housing-indexed'],
-      slots: [
-        {
-          slot: 'rotor-now',
-          label: 'rotor now, bearing from above',
-          quantity: 'bearing',
-          gauge: 'eye',
-          required: true
-        },
-        {
-          slot: 'housing-now',
-          label: 'housing\u2019s datum now, bearing from above',
-          quantity: 'bearing',
-          gauge: 'eye'
-        }
-      ],
+      slots: [toothSlots['rotor-now'], toothSlots['housing-now']],
       surface: 'witness'
     }),
-    fit.clampSnug({ id: 'snug', phase: IN }),
-    fit.capOn({ id: 'cap', phase: IN }),
-    drive.traceLeads({ id: 'leads', phase: IN }),
-    fit.hoseOff({ id: 'hose', phase: PROVE }),
-    fit.strobeOn({ id: 'strobe-on', phase: PROVE }),
-    fit.nothingLeft({ id: 'sweep', phase: PROVE }),
-    fit.firstStart({ id: 'start', phase: PROVE }),
-    fit.strobeInitial({
+    distributor.clampSnug({ id: 'snug', phase: IN }),
+    cap.capOn({ id: 'cap', phase: IN }),
+    cap.traceLeads({ id: 'leads', phase: IN }),
+    timing.hoseOff({ id: 'hose', phase: PROVE }),
+    timing.strobeOn({ id: 'strobe-on', phase: PROVE }),
+    timing.nothingLeft({ id: 'sweep', phase: PROVE }),
+    timing.firstStart({ id: 'start', phase: PROVE }),
+    timing.strobeInitial({
       id: 'strobe',
       phase: PROVE,
       say: 'At the same idle, hose plugged, read the mark and compare with the figure from before.'
     }),
-    fit.clampFinal({ id: 'clamp-final', phase: PROVE }),
-    shared.closeLog({ id: 'close', phase: PROVE })
+    timing.clampFinal({ id: 'clamp-final', phase: PROVE }),
+    engine.closeLog({ id: 'close', phase: PROVE })
   ]
-};
+});

@@ -1,6 +1,7 @@
-import * as drive from './drive-steps.ts';
-import * as shared from './shared-steps.ts';
-import { step, type RunSheet } from '../job/run-sheet.ts';
+import { slots as distributorSlots } from '../domains/distributor/slots.ts';
+import { slots as gearSlots } from '../domains/gears/slots.ts';
+import { slots as stackSlots } from '../domains/stack/slots.ts';
+import { engine, gears, sheet, stack, step } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const CHECK = 'Check the gear';
@@ -9,20 +10,20 @@ const TRY = 'Try it in the engine';
 const CLOSE = 'Close';
 
 /** A drive gear replaced: the right gear, at the right height, on the right index, deep enough and not too deep. */
-export const regear: RunSheet = {
+export const regear = sheet({
   id: 'regear',
   title: 'Replace the drive gear',
   short: 'drive gear: dimension, contact, depth',
   begins: ['distributor-out'],
   steps: [
-    shared.intake({
+    engine.intake({
       id: 'intake',
       phase: SAFE,
       say: 'Check installed dimension, float, engagement, and what the camshaft\u2019s gear is made of.',
       values: ['gearTeeth', 'ratio', 'floatMinMm', 'floatMaxMm', 'minEngagementMm']
     }),
-    shared.makeSafe({ id: 'safe', phase: SAFE }),
-    drive.coverOpenings({ id: 'cover', phase: SAFE }),
+    engine.makeSafe({ id: 'safe', phase: SAFE }),
+    engine.coverOpenings({ id: 'cover', phase: SAFE }),
     step({
       id: 'index',
       phase: CHECK,
@@ -86,7 +87,7 @@ export const regear: RunSheet = {
         }
       ]
     }),
-    drive.compareGears({ id: 'compare', phase: CHECK }),
+    gears.compareGears({ id: 'compare', phase: CHECK }),
     step({
       id: 'pin-out',
       phase: FIT,
@@ -112,16 +113,8 @@ export const regear: RunSheet = {
       tools: ['height gauge'],
       minutes: 6,
       needs: ['gear-material-ok'],
-      slots: [
-        {
-          slot: 'dimension',
-          label: 'mounting face to lower gear face',
-          quantity: 'length',
-          gauge: 'depth',
-          repeats: true
-        }
-      ],
-      surface: 'gears'
+      slots: [gearSlots.dimension],
+      surface: 'judged'
     }),
     step({
       id: 'fix',
@@ -135,7 +128,7 @@ export const regear: RunSheet = {
       minutes: 25,
       hazards: ['machining'],
       needs: ['gear-off'],
-      slots: [{ slot: 'float', label: 'float at the gear, before', quantity: 'length', gauge: 'dial', repeats: true }],
+      slots: [{ ...distributorSlots.float, label: 'float at the gear, before', gauge: 'dial', repeats: true }],
       school: 'gear-fix',
       takes: ['shim'],
       surface: 'stack'
@@ -149,7 +142,7 @@ export const regear: RunSheet = {
       accept: 'The shift is known before the pin goes in.',
       ifSkipped: 'Room to turn the housing is lost.',
       minutes: 2,
-      slots: [{ slot: 'gear-turned', label: 'shaft turned in the gear, clockwise', quantity: 'angle', gauge: 'eye' }],
+      slots: [gearSlots['gear-turned']],
       surface: 'gears'
     }),
     step({
@@ -167,7 +160,7 @@ export const regear: RunSheet = {
       sets: ['gear-pinned'],
       clears: ['gear-off']
     }),
-    drive.proveFloat({
+    stack.proveFloat({
       id: 'float',
       phase: FIT,
       title: 'Float read on the bench',
@@ -188,14 +181,11 @@ export const regear: RunSheet = {
       hazards: ['pinch'],
       needs: ['gear-pinned', 'openings-covered'],
       sets: ['bottoming-ok'],
-      slots: [
-        { slot: 'float-loose', label: 'float, clamp loose', quantity: 'length', gauge: 'dial', required: true },
-        { slot: 'float-tight', label: 'float, clamp tight', quantity: 'length', gauge: 'dial', required: true }
-      ],
+      slots: [stackSlots['float-loose'], stackSlots['float-tight']],
       surface: 'stack'
     }),
-    shared.barOn({ id: 'bar', phase: TRY }),
-    drive.readContact({ id: 'contact', phase: TRY, needs: ['bottoming-ok', 'battery-isolated'] }),
+    engine.barOn({ id: 'bar', phase: TRY }),
+    stack.readContact({ id: 'contact', phase: TRY, needs: ['bottoming-ok', 'battery-isolated'] }),
     step({
       id: 'adjust',
       phase: TRY,
@@ -210,7 +200,7 @@ export const regear: RunSheet = {
       school: 'gear-fix',
       surface: 'stack'
     }),
-    drive.readContact({
+    stack.readContact({
       id: 'contact-after',
       phase: TRY,
       title: 'Contact read again',
@@ -218,7 +208,7 @@ export const regear: RunSheet = {
       needs: ['battery-isolated'],
       sets: ['pattern-read']
     }),
-    drive.measureDepth({ id: 'depth', phase: TRY }),
+    stack.measureDepth({ id: 'depth', phase: TRY }),
     step({
       id: 'note',
       phase: CLOSE,
@@ -240,6 +230,6 @@ export const regear: RunSheet = {
       hazards: ['barring-tool'],
       clears: ['barring-tool-fitted']
     }),
-    shared.closeLog({ id: 'close', phase: CLOSE })
+    engine.closeLog({ id: 'close', phase: CLOSE })
   ]
-};
+});

@@ -1,7 +1,7 @@
-import * as drive from './drive-steps.ts';
-import * as fit from './fit-steps.ts';
-import * as shared from './shared-steps.ts';
-import { step, type OnlyIf, type RunSheet } from '../job/run-sheet.ts';
+import { slots as ringSlots } from '../domains/rings/slots.ts';
+import { slots as toothSlots } from '../domains/tooth/slots.ts';
+import type { OnlyIf } from '../job/run-sheet.ts';
+import { cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const CRANK = 'Find the crank';
@@ -26,29 +26,30 @@ const turned: OnlyIf = {
 };
 
 /** A drive shaft a tooth or more out, corrected with the case closed. High risk: most jobs end once the fault is looked for. */
-export const shaftInPlace: RunSheet = {
+export const shaftInPlace = sheet({
   id: 'shaft-in-place',
   title: 'Correct the drive shaft, engine assembled',
   short: 'drive shaft corrected, case closed: high risk',
   caution: 'High risk: the fault is proved first, and the case may have to be split.',
   begins: ['gear-meshed', 'distributor-seated', 'shaft-held-down'],
+  reference: 'staticBtdc',
   steps: [
-    shared.intake({
+    engine.intake({
       id: 'intake',
       phase: SAFE,
       say: 'Check rings, shaft height, the slot\u2019s direction and number one\u2019s tower on the data sheet.',
       values: ['firingOrder', 'rotorDirection', 'ratio', 'gearTeeth', 'driveSlotBearingDeg', 'terminalOffsetDeg']
     }),
-    shared.makeSafe({ id: 'safe', phase: SAFE }),
-    shared.barOn({ id: 'bar', phase: SAFE }),
-    shared.plugsOut({ id: 'plugs', phase: CRANK }),
-    shared.wheelOn({ id: 'wheel', phase: CRANK }),
-    shared.trueTdc({ id: 'tdc', phase: CRANK }),
-    shared.probeOut({ id: 'probe-out', phase: CRANK }),
-    shared.judgeMark({ id: 'mark', phase: CRANK }),
-    shared.proveStroke({ id: 'stroke', phase: CRANK }),
-    shared.toReference({ id: 'ref', phase: CRANK }),
-    drive.witnessMarks({ id: 'marks', phase: PROVE, needs: ['crank-at-reference'] }),
+    engine.makeSafe({ id: 'safe', phase: SAFE }),
+    engine.barOn({ id: 'bar', phase: SAFE }),
+    engine.plugsOut({ id: 'plugs', phase: CRANK }),
+    crank.wheelOn({ id: 'wheel', phase: CRANK }),
+    crank.trueTdc({ id: 'tdc', phase: CRANK }),
+    crank.probeOut({ id: 'probe-out', phase: CRANK }),
+    crank.judgeMark({ id: 'mark', phase: CRANK }),
+    crank.proveStroke({ id: 'stroke', phase: CRANK }),
+    crank.toReference({ id: 'ref', phase: CRANK }),
+    tooth.witnessMarks({ id: 'marks', phase: PROVE, needs: ['crank-at-reference'] }),
     step({
       id: 'fault',
       phase: PROVE,
@@ -62,21 +63,9 @@ export const shaftInPlace: RunSheet = {
       needs: ['crank-at-reference', 'compression-confirmed', 'mark-judged'],
       sets: ['shaft-fault-proved'],
       slots: [
-        {
-          slot: 'rotor-seen',
-          label: 'rotor at the reference, bearing from above',
-          quantity: 'bearing',
-          gauge: 'eye',
-          required: true
-        },
-        {
-          slot: 'arc-min',
-          label: 'housing\u2019s datum free from',
-          quantity: 'bearing',
-          gauge: 'eye',
-          required: true
-        },
-        { slot: 'arc-max', label: 'free to, clockwise', quantity: 'bearing', gauge: 'eye', required: true }
+        { ...toothSlots['rotor-seen'], label: 'rotor at the reference, bearing from above', required: true },
+        { ...toothSlots['arc-min'], required: true },
+        { ...toothSlots['arc-max'], required: true }
       ],
       values: ['rotorDirection', 'ratio', 'gearTeeth', 'firingOrder', 'staticBtdc', 'terminalOffsetDeg'],
       surface: 'fault'
@@ -91,12 +80,12 @@ export const shaftInPlace: RunSheet = {
       ifSkipped: 'The choice is made by the first thing that jams.',
       minutes: 4,
       needs: ['shaft-fault-proved'],
-      slots: [{ slot: 'ring-count', label: 'thrust rings, as drawn', quantity: 'count', gauge: 'eye', required: true }],
+      slots: [{ ...ringSlots['ring-count'], label: 'thrust rings, as drawn' }],
       school: 'shaft-in-place',
       onlyIf: comesOut
     }),
-    drive.coverOpenings({ id: 'cover', phase: OUT, onlyIf: comesOut }),
-    drive.withdraw({
+    engine.coverOpenings({ id: 'cover', phase: OUT, onlyIf: comesOut }),
+    distributor.withdraw({
       id: 'out',
       phase: OUT,
       title: 'Distributor out, narrow side noted',
@@ -108,7 +97,7 @@ export const shaftInPlace: RunSheet = {
       slots: [],
       onlyIf: comesOut
     }),
-    drive.holdStill({
+    engine.holdStill({
       id: 'hold',
       phase: OUT,
       say: 'Tag the starter and take the bar off: nobody turns the crank until the shaft is held again.',
@@ -127,15 +116,7 @@ export const shaftInPlace: RunSheet = {
       tools: ['lamp'],
       minutes: 3,
       needs: ['distributor-out', 'crank-at-reference'],
-      slots: [
-        {
-          slot: 'drive-slot',
-          label: 'slot, narrow side, bearing from above',
-          quantity: 'bearing',
-          gauge: 'eye',
-          required: true
-        }
-      ],
+      slots: [{ ...toothSlots['drive-slot'], required: true }],
       values: ['driveSlotBearingDeg'],
       surface: 'shaft',
       onlyIf: comesOut
@@ -229,10 +210,7 @@ export const shaftInPlace: RunSheet = {
       hazards: ['dropped-part'],
       needs: ['drive-shaft-out'],
       sets: ['rings-counted'],
-      slots: [
-        { slot: 'ring-count', label: 'thrust rings lifted out', quantity: 'count', gauge: 'eye', required: true },
-        { slot: 'ring', label: 'a ring, thickness', quantity: 'length', gauge: 'micrometer', repeats: true }
-      ],
+      slots: [{ ...ringSlots['ring-count'], label: 'thrust rings lifted out' }, ringSlots.ring],
       surface: 'rings',
       onlyIf: comesOut
     }),
@@ -249,14 +227,14 @@ export const shaftInPlace: RunSheet = {
       needs: ['drive-shaft-out'],
       onlyIf: comesOut
     }),
-    shared.barOn({
+    engine.barOn({
       id: 'bar-again',
       phase: IN,
       say: 'Only with the bore clear and every loose part out of the case: fit the bar again.',
       needs: ['battery-isolated', 'vehicle-secured', 'rings-counted'],
       onlyIf: turned
     }),
-    shared.toReference({
+    crank.toReference({
       id: 'back',
       phase: IN,
       title: 'Crank back to the reference',
@@ -264,7 +242,7 @@ export const shaftInPlace: RunSheet = {
       needs: ['compression-confirmed', 'barring-tool-fitted', 'rings-counted'],
       onlyIf: turned
     }),
-    drive.holdStill({
+    engine.holdStill({
       id: 'hold-again',
       phase: IN,
       title: 'Bar off, crank left alone again',
@@ -283,7 +261,7 @@ export const shaftInPlace: RunSheet = {
       tools: ['guide rod', 'lamp', 'grease'],
       hazards: ['dropped-part'],
       needs: ['rings-counted'],
-      slots: [{ slot: 'shaft-bare', label: 'shaft height with no ring', quantity: 'length', gauge: 'depth' }],
+      slots: [ringSlots['shaft-bare']],
       takes: ['ring'],
       surface: 'rings',
       onlyIf: comesOut
@@ -305,14 +283,8 @@ export const shaftInPlace: RunSheet = {
       sets: ['gear-meshed', 'shaft-unsupported'],
       clears: ['drive-shaft-out'],
       slots: [
-        {
-          slot: 'drive-slot',
-          label: 'slot now, narrow side, bearing from above',
-          quantity: 'bearing',
-          gauge: 'eye',
-          required: true
-        },
-        { slot: 'shaft-height', label: 'shaft height on its rings', quantity: 'length', gauge: 'depth' }
+        { ...toothSlots['drive-slot'], label: 'slot now, narrow side, bearing from above', required: true },
+        ringSlots['shaft-height']
       ],
       values: ['driveSlotBearingDeg'],
       surface: 'shaft',
@@ -334,13 +306,13 @@ export const shaftInPlace: RunSheet = {
       clears: ['shaft-unsupported', 'pushrod-out', 'spring-out', 'distributor-out'],
       onlyIf: comesOut
     }),
-    shared.barOn({
+    engine.barOn({
       id: 'bar-last',
       phase: IN,
       needs: ['battery-isolated', 'vehicle-secured', 'shaft-held-down'],
       onlyIf: comesOut
     }),
-    fit.twoTurns({
+    distributor.twoTurns({
       id: 'turns',
       phase: IN,
       title: 'Two turns by hand, felt and heard',
@@ -350,13 +322,13 @@ export const shaftInPlace: RunSheet = {
       sets: ['drive-oriented'],
       onlyIf: comesOut
     }),
-    shared.toReference({ id: 'ref-last', phase: TIME, onlyIf: comesOut }),
-    fit.indexHousing({ id: 'housing', phase: TIME, onlyIf: comesOut }),
-    fit.roomBothWays({ id: 'room', phase: TIME, onlyIf: comesOut }),
-    fit.clampSnug({ id: 'snug', phase: TIME, onlyIf: comesOut }),
-    fit.capOn({ id: 'cap', phase: TIME, onlyIf: comesOut }),
-    drive.traceLeads({ id: 'leads', phase: TIME, onlyIf: comesOut }),
-    fit.hoseOff({
+    crank.toReference({ id: 'ref-last', phase: TIME, onlyIf: comesOut }),
+    timing.indexHousing({ id: 'housing', phase: TIME, onlyIf: comesOut }),
+    timing.roomBothWays({ id: 'room', phase: TIME, onlyIf: comesOut }),
+    distributor.clampSnug({ id: 'snug', phase: TIME, onlyIf: comesOut }),
+    cap.capOn({ id: 'cap', phase: TIME, onlyIf: comesOut }),
+    cap.traceLeads({ id: 'leads', phase: TIME, onlyIf: comesOut }),
+    timing.hoseOff({
       id: 'hose',
       phase: TIME,
       onlyIf: {
@@ -367,11 +339,11 @@ export const shaftInPlace: RunSheet = {
         no: 'None'
       }
     }),
-    fit.strobeOn({ id: 'strobe-on', phase: TIME, onlyIf: comesOut }),
-    fit.nothingLeft({ id: 'sweep', phase: TIME, onlyIf: comesOut }),
-    fit.firstStart({ id: 'start', phase: TIME, onlyIf: comesOut }),
-    fit.strobeInitial({ id: 'strobe', phase: TIME, onlyIf: comesOut }),
-    fit.clampFinal({ id: 'clamp-final', phase: TIME, onlyIf: comesOut }),
+    timing.strobeOn({ id: 'strobe-on', phase: TIME, onlyIf: comesOut }),
+    timing.nothingLeft({ id: 'sweep', phase: TIME, onlyIf: comesOut }),
+    timing.firstStart({ id: 'start', phase: TIME, onlyIf: comesOut }),
+    timing.strobeInitial({ id: 'strobe', phase: TIME, onlyIf: comesOut }),
+    timing.clampFinal({ id: 'clamp-final', phase: TIME, onlyIf: comesOut }),
     step({
       id: 'off',
       phase: TIME,
@@ -386,6 +358,6 @@ export const shaftInPlace: RunSheet = {
       mustBeOff: ['probe-in', 'piston-stop-in'],
       onlyIf: { ...comesOut, when: false }
     }),
-    shared.closeLog({ id: 'close', phase: TIME })
+    engine.closeLog({ id: 'close', phase: TIME })
   ]
-};
+});

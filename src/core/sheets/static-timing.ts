@@ -1,7 +1,4 @@
-import * as fit from './fit-steps.ts';
-import * as shared from './shared-steps.ts';
-import * as time from './timing-steps.ts';
-import { step, type RunSheet } from '../job/run-sheet.ts';
+import { cap, crank, distributor, engine, sheet, step, timing } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const CRANK = 'Bring the crank to the setting';
@@ -9,30 +6,31 @@ const SET = 'Set it at rest';
 const START = 'Close up and start';
 
 /** The timing set at rest, by whichever way suits the trigger, to the first start. */
-export const staticTiming: RunSheet = {
+export const staticTiming = sheet({
   id: 'static-timing',
   title: 'Set the timing at rest, first start',
   short: 'static timing',
   begins: ['distributor-seated', 'gear-meshed', 'oil-drive-engaged', 'gasket-fitted'],
+  reference: 'staticBtdc',
   steps: [
-    shared.intake({
+    engine.intake({
       id: 'intake',
       phase: SAFE,
       values: ['staticBtdc', 'rotorDirection', 'ratio', 'firingOrder']
     }),
-    shared.makeSafe({ id: 'safe', phase: SAFE }),
-    time.setGap({ id: 'gap', phase: SAFE }),
-    shared.plugsOut({ id: 'plugs', phase: CRANK }),
-    shared.barOn({ id: 'bar', phase: CRANK }),
-    shared.wheelOn({ id: 'wheel', phase: CRANK }),
-    shared.trueTdc({ id: 'tdc', phase: CRANK }),
-    shared.judgeMark({ id: 'mark', phase: CRANK }),
-    shared.probeOut({ id: 'probe-out', phase: CRANK }),
-    shared.proveStroke({ id: 'stroke', phase: CRANK }),
-    shared.toReference({ id: 'ref', phase: CRANK }),
-    fit.roomBothWays({ id: 'room', phase: SET }),
-    time.identifyTrigger({ id: 'trigger', phase: SET }),
-    fit.indexHousing({
+    engine.makeSafe({ id: 'safe', phase: SAFE }),
+    timing.setGap({ id: 'gap', phase: SAFE }),
+    engine.plugsOut({ id: 'plugs', phase: CRANK }),
+    engine.barOn({ id: 'bar', phase: CRANK }),
+    crank.wheelOn({ id: 'wheel', phase: CRANK }),
+    crank.trueTdc({ id: 'tdc', phase: CRANK }),
+    crank.judgeMark({ id: 'mark', phase: CRANK }),
+    crank.probeOut({ id: 'probe-out', phase: CRANK }),
+    crank.proveStroke({ id: 'stroke', phase: CRANK }),
+    crank.toReference({ id: 'ref', phase: CRANK }),
+    timing.roomBothWays({ id: 'room', phase: SET }),
+    timing.identifyTrigger({ id: 'trigger', phase: SET }),
+    timing.indexHousing({
       id: 'index',
       phase: SET,
       needs: ['distributor-seated', 'crank-at-reference', 'compression-confirmed', 'slack-taken-up']
@@ -50,16 +48,16 @@ export const staticTiming: RunSheet = {
       hazards: ['barring-tool'],
       needs: ['housing-indexed']
     }),
-    time.biasChosen({ id: 'bias', phase: SET }),
-    fit.clampSnug({ id: 'snug', phase: SET }),
-    fit.capOn({ id: 'cap', phase: START }),
-    fit.leadsInOrder({ id: 'leads', phase: START }),
-    fit.hoseOff({ id: 'hose', phase: START }),
-    fit.strobeOn({ id: 'strobe-on', phase: START }),
-    fit.nothingLeft({ id: 'sweep-list', phase: START }),
-    fit.firstStart({ id: 'start', phase: START }),
-    fit.strobeInitial({ id: 'strobe', phase: START }),
-    fit.clampFinal({ id: 'clamp-final', phase: START }),
-    shared.closeLog({ id: 'close', phase: START })
+    timing.biasChosen({ id: 'bias', phase: SET }),
+    distributor.clampSnug({ id: 'snug', phase: SET }),
+    cap.capOn({ id: 'cap', phase: START }),
+    cap.leadsInOrder({ id: 'leads', phase: START }),
+    timing.hoseOff({ id: 'hose', phase: START }),
+    timing.strobeOn({ id: 'strobe-on', phase: START }),
+    timing.nothingLeft({ id: 'sweep-list', phase: START }),
+    timing.firstStart({ id: 'start', phase: START }),
+    timing.strobeInitial({ id: 'strobe', phase: START }),
+    timing.clampFinal({ id: 'clamp-final', phase: START }),
+    engine.closeLog({ id: 'close', phase: START })
   ]
-};
+});

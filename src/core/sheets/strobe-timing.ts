@@ -1,7 +1,4 @@
-import * as fit from './fit-steps.ts';
-import * as shared from './shared-steps.ts';
-import * as time from './timing-steps.ts';
-import { step, type RunSheet } from '../job/run-sheet.ts';
+import { curves, engine, sheet, step, timing } from './authoring.ts';
 
 const READY = 'Make ready';
 const BASE = 'Initial timing';
@@ -9,13 +6,14 @@ const CURVE = 'The curve';
 const CLOSE = 'Lock and close';
 
 /** The strobe on a running engine: initial timing, the whole curve up and down, scatter, vacuum, lock. */
-export const strobeTiming: RunSheet = {
+export const strobeTiming = sheet({
   id: 'strobe-timing',
   title: 'Verify timing and curve with the strobe',
   short: 'strobe: initial, curve, vacuum',
   begins: ['distributor-seated', 'gear-meshed', 'oil-drive-engaged', 'clamp-snug', 'leads-fitted', 'gasket-fitted'],
+  reference: 'staticBtdc',
   steps: [
-    shared.intake({
+    engine.intake({
       id: 'intake',
       phase: READY,
       values: ['staticBtdc', 'rotorDirection', 'ratio', 'advanceBand', 'idleRpm']
@@ -32,24 +30,24 @@ export const strobeTiming: RunSheet = {
       hazards: ['rotating'],
       mustBeOff: ['engine-running']
     }),
-    fit.strobeOn({ id: 'strobe-on', phase: READY }),
-    fit.hoseOff({ id: 'hose', phase: READY }),
-    fit.nothingLeft({ id: 'sweep-list', phase: READY }),
-    fit.firstStart({
+    timing.strobeOn({ id: 'strobe-on', phase: READY }),
+    timing.hoseOff({ id: 'hose', phase: READY }),
+    timing.nothingLeft({ id: 'sweep-list', phase: READY }),
+    timing.firstStart({
       id: 'start',
       phase: READY,
       title: 'Started and warm',
       say: 'Start it, run it warm, choke off, idle below the start of the advance.'
     }),
-    fit.strobeInitial({
+    timing.strobeInitial({
       id: 'strobe',
       phase: BASE,
       needs: ['engine-running', 'strobe-connected', 'clamp-snug', 'vacuum-plugged']
     }),
-    time.sweepRun({ id: 'sweep', phase: CURVE }),
-    time.steadiness({ id: 'steady', phase: CURVE }),
-    time.vacuumChecked({ id: 'vacuum', phase: CURVE, needs: ['engine-running', 'strobe-connected'] }),
-    fit.clampFinal({ id: 'clamp-final', phase: CLOSE }),
+    curves.sweepRun({ id: 'sweep', phase: CURVE }),
+    curves.steadiness({ id: 'steady', phase: CURVE }),
+    curves.vacuumChecked({ id: 'vacuum', phase: CURVE, needs: ['engine-running', 'strobe-connected'] }),
+    timing.clampFinal({ id: 'clamp-final', phase: CLOSE }),
     step({
       id: 'hot-start',
       phase: CLOSE,
@@ -61,6 +59,6 @@ export const strobeTiming: RunSheet = {
       minutes: 10,
       hazards: ['first-start']
     }),
-    shared.closeLog({ id: 'close', phase: CLOSE })
+    engine.closeLog({ id: 'close', phase: CLOSE })
   ]
-};
+});

@@ -1,26 +1,25 @@
-import * as shared from './shared-steps.ts';
-import { step, type RunSheet } from '../job/run-sheet.ts';
+import { crank, engine, sheet, step } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const FIND = 'Find true TDC';
 const MARK = 'Judge and mark';
 
 /** Is the damper's mark true? And marks, a scale or a tape for whoever reads it next. */
-export const verifyMarks: RunSheet = {
+export const verifyMarks = sheet({
   id: 'verify-marks',
   title: 'Verify the mark, make marks and tape',
   short: 'verify mark, make scale',
   begins: [],
   steps: [
-    shared.intake({
+    engine.intake({
       id: 'intake',
       phase: SAFE,
       say: 'Check stroke, rod and damper diameter on the data sheet against the engine.',
       values: ['strokeMm', 'rodMm', 'damperDiameterMm', 'runningDirection']
     }),
-    shared.makeSafe({ id: 'safe', phase: SAFE }),
-    shared.plugsOut({ id: 'plugs', phase: SAFE }),
-    shared.barOn({ id: 'bar', phase: SAFE }),
+    engine.makeSafe({ id: 'safe', phase: SAFE }),
+    engine.plugsOut({ id: 'plugs', phase: SAFE }),
+    engine.barOn({ id: 'bar', phase: SAFE }),
     step({
       id: 'look',
       phase: FIND,
@@ -33,10 +32,10 @@ export const verifyMarks: RunSheet = {
       hazards: ['rotating'],
       slots: [{ slot: 'runout', label: 'wobble at the rim', quantity: 'length', gauge: 'dial' }]
     }),
-    shared.wheelOn({ id: 'wheel', phase: FIND }),
-    shared.trueTdc({ id: 'tdc', phase: FIND }),
-    shared.probeOut({ id: 'probe-out', phase: FIND }),
-    shared.judgeMark({ id: 'mark', phase: MARK }),
+    crank.wheelOn({ id: 'wheel', phase: FIND }),
+    crank.trueTdc({ id: 'tdc', phase: FIND }),
+    crank.probeOut({ id: 'probe-out', phase: FIND }),
+    crank.judgeMark({ id: 'mark', phase: MARK }),
     step({
       id: 'scale',
       phase: MARK,
@@ -54,7 +53,7 @@ export const verifyMarks: RunSheet = {
         { slot: 'rim', label: 'along the rim, to a mark', quantity: 'length', gauge: 'dial', repeats: true }
       ],
       values: ['damperDiameterMm'],
-      surface: 'scale'
+      surface: 'make-scale'
     }),
     step({
       id: 'pointer',
@@ -79,6 +78,6 @@ export const verifyMarks: RunSheet = {
       clears: ['degree-wheel-on', 'barring-tool-fitted', 'plugs-out'],
       mustBeOff: ['probe-in', 'piston-stop-in']
     }),
-    shared.closeLog({ id: 'close', phase: MARK })
+    engine.closeLog({ id: 'close', phase: MARK })
   ]
-};
+});

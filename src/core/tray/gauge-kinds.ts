@@ -1,8 +1,7 @@
 import type { Quantity } from '../units/units.ts';
-import type { GaugeKind } from '../job/run-sheet.ts';
 
 /** The gauges of a tray and what each of them reads. */
-export const gaugeKinds: Record<Exclude<GaugeKind, 'eye'>, { label: string; quantity: Quantity }> = {
+export const gaugeKinds = {
   wheel: { label: 'degree wheel', quantity: 'angle' },
   dial: { label: 'dial indicator', quantity: 'length' },
   strobe: { label: 'strobe', quantity: 'timing' },
@@ -13,4 +12,19 @@ export const gaugeKinds: Record<Exclude<GaugeKind, 'eye'>, { label: string; quan
   tacho: { label: 'tachometer', quantity: 'speed' },
   thermometer: { label: 'thermometer', quantity: 'temperature' },
   pressure: { label: 'pressure gauge', quantity: 'pressure' }
-};
+} as const satisfies Record<string, { label: string; quantity: Quantity }>;
+
+/** What a figure is read with; `eye` needs no gauge from the tray. */
+export type GaugeKind = keyof typeof gaugeKinds | 'eye';
+
+/** A gauge of the tray: what it reads, how finely, how truly. Resolution and accuracy in the base unit of its quantity. */
+export interface TrayGauge {
+  id: string;
+  name: string;
+  kind: GaugeKind;
+  resolution: number;
+  accuracy: number;
+  /** what one turn of the pointer measures; null where it does not turn */
+  perRevMm: number | null;
+  calibratedOn: string | null;
+}

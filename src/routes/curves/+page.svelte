@@ -1,7 +1,7 @@
 <script lang="ts">
   import Frame from '$lib/ui/primitives/Frame.svelte';
   import Verdict from '$lib/ui/primitives/Verdict.svelte';
-  import { dateText } from '$lib/ui/dates.ts';
+  import { dateText } from '$lib/reader/dates.ts';
   import { formatSpeed } from '$core/units/format.ts';
 
   let { data } = $props();
@@ -53,7 +53,7 @@
                     )}
                   </div>{/if}</td
               >
-              <td>{e.at ? dateText(e.at.toString()) : 'never'}</td>
+              <td>{e.at ? dateText(e.at.toString(), data.prefs) : 'never'}</td>
             </tr>
           {/each}
         </tbody>

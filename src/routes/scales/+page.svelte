@@ -2,8 +2,8 @@
   import { wheelMeasure } from '$core/calculations/wheel/wheel-measure.ts';
   import { readingParse } from '$core/calculations/reading/reading-parse.ts';
   import Frame from '$lib/ui/primitives/Frame.svelte';
-  import ScaleSvg from '$lib/ui/primitives/ScaleSvg.svelte';
-  import { lengthText } from '$lib/ui/units.ts';
+  import ScaleSvg from '$lib/ui/primitives/PrintedScale.svelte';
+  import { lengthText } from '$lib/reader/units.ts';
 
   let { data } = $props();
   const q = $derived(data.query);

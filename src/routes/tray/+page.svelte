@@ -3,13 +3,13 @@
   import { baseUnit, fromBase, unitSign, type Unit } from '$core/units/units.ts';
   import { gaugeU } from '$core/calculations/gauge/gauge-combine.ts';
   import Frame from '$lib/ui/primitives/Frame.svelte';
-  import { dateText } from '$lib/ui/dates.ts';
+  import { calendarText } from '$lib/reader/dates.ts';
   import GaugeForm from '$lib/ui/tray/GaugeForm.svelte';
   import PartForm from '$lib/ui/tray/PartForm.svelte';
   import PartsTable from '$lib/ui/tray/PartsTable.svelte';
   import SpringForm from '$lib/ui/tray/SpringForm.svelte';
   import StopForm from '$lib/ui/tray/StopForm.svelte';
-  import { lengthText } from '$lib/ui/units.ts';
+  import { lengthText } from '$lib/reader/units.ts';
 
   let { data, form } = $props();
   const sent = $derived((form && 'sent' in form ? form.sent : {}) as Record<string, string>);
@@ -71,7 +71,7 @@
                 <td class="n">{size(g.resolution, g.kind)}</td><td class="n">{size(g.accuracy, g.kind)}</td><td
                   class="n">{size(2 * gaugeU(g), g.kind)}</td
                 >
-                <td class="n">{g.calibratedOn ? dateText(g.calibratedOn) : 'never noted'}</td>
+                <td class="n">{g.calibratedOn ? calendarText(g.calibratedOn) : 'never noted'}</td>
               </tr>
             {/each}
           </tbody>

@@ -1,8 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { CLAMPED, rules, ruleText } from '../../../src/core/job/rules.ts';
+import { manifests } from '$core/domains/all.ts';
+import { CLAMPED } from '$core/domains/stack/rules.ts';
+import { STROKE_NOT_PROVED } from '$core/domains/timing/rules.ts';
+import { ruleText } from '$core/job/rules.ts';
+
+const rules = [...manifests.flatMap((m) => m.rules), CLAMPED, STROKE_NOT_PROVED];
 
 describe('every interlock, read aloud', () => {
-  it.each([...rules, CLAMPED].map((r) => [r.id, r] as const))('%s forbids before it explains', (_, rule) => {
+  it.each(rules.map((r) => [r.id, r] as const))('%s forbids before it explains', (_, rule) => {
     const [never, because, ifItHappened] = Object.values(ruleText(rule));
     expect(never).toMatch(/^Never [a-z].*\.$/);
     // a second sentence would stand without its "never", and be heard as an order

@@ -41,10 +41,10 @@ describe('a sweep', () => {
   it('takes the mark\u2019s error off every reading', () => {
     const job = new PlayedJob(engineWith(CURVE), 'static-timing');
     job.done('intake', 'safe', 'gap', 'plugs', 'bar', 'wheel').pairs('1.8', ['342.5', '11.5'], ['342.5', '11.5']);
-    const mark = job.state.mark!;
+    const mark = job.state.work.mark!;
     expect(mark.errorDeg).toBeGreaterThan(2);
     job.say({ kind: 'reading', step: 'strobe', slot: 'strobe', ...job.figure('strobe', 'strobe', '10b') });
-    expect(job.state.timing['strobe']!.latest!.btdc).toBeCloseTo(10 - mark.errorDeg, 9);
+    expect(job.state.work.timing['strobe']!.latest!.btdc).toBeCloseTo(10 - mark.errorDeg, 9);
   });
   it('on a bench is doubled once, speeds and degrees, over the sheet\u2019s initial timing', () => {
     const job = new PlayedJob(engineWith(CURVE), 'bench-check');
@@ -60,7 +60,7 @@ describe('a sweep', () => {
       const { step } = job.view('sweep');
       const read = readFor(job.state, step, '27b', () => ({ unit: 'deg' }));
       if (!read.ok) throw new Error(read.error.message);
-      return doubt(job.state, job.engine, step, read.out.aim, read.out.figure, '27b', mm);
+      return doubt({ state: job.state, engine: job.engine, step, ...read.out, text: '27b', len: mm });
     };
     expect(ask()).toContain('The marks on the rim reach to 20°');
     job.say({ kind: 'choose', school: 'mark-scale', option: 'delay' });
@@ -162,7 +162,7 @@ describe('recurving', () => {
     expect(model!.rmsDeg).toBeGreaterThan(0.15);
     expect(model!.rmsDeg).toBeLessThan(0.6);
     expect(headline(job, 'sweep')).toContain('from what was predicted');
-    expect(settledFigures(job.state, job.engine).map((f) => f.key)).toEqual(
+    expect(settledFigures(job.state).map((f) => f.key)).toEqual(
       expect.arrayContaining(['curve-before', 'curve', 'predicted', 'model'])
     );
   });
@@ -202,24 +202,24 @@ describe('setting at rest', () => {
     const job = set();
     for (const t of ['7.5b', '7b', '7.5b']) job.read('index', t === '7.5b' ? 'fires' : 'fires-again', t);
     job.say({ kind: 'choose', school: 'trigger', option: 'spark' });
-    expect(job.state.timing['index']!.slot).toBe('fires-spark');
+    expect(job.state.work.timing['index']!.slot).toBe('fires-spark');
     job.read('index', 'fires-spark', '7b');
-    const t = job.state.timing['index']!;
+    const t = job.state.work.timing['index']!;
     expect(t.others).toHaveLength(1);
     expect(t.others[0]!.method).toBe('lamp');
     expect(t.others[0]!.agrees).toBe(true);
     expect(t.budget!.shares.reduce((s, x) => s + x.share, 0)).toBeCloseTo(1, 9);
     job.read('index', 'fires-spark', '12b');
-    expect(job.state.timing['index']!.others[0]!.agrees).toBe(false);
+    expect(job.state.work.timing['index']!.others[0]!.agrees).toBe(false);
   });
   it('learns what a millimetre at the rim does from two settings', () => {
     const job = set();
     job.read('index', 'fires', '10b');
     job.read('index', 'rim', '20.0');
-    expect(job.state.timing['index']!.gain).toBeNull();
+    expect(job.state.work.timing['index']!.gain).toBeNull();
     job.read('index', 'fires', '8b');
     job.read('index', 'rim', '21.4');
-    const { gain, latest } = job.state.timing['index']!;
+    const { gain, latest } = job.state.work.timing['index']!;
     expect(gain!.degPerMm).toBeCloseTo(-2 / 1.4, 6);
     // on to 7 before at the same gain
     expect(gain!.rimMm).toBeCloseTo(21.4 + (latest!.btdc - 7) / (2 / 1.4), 6);
@@ -280,7 +280,7 @@ describe('lobes, vacuum, scatter', () => {
     expect(headline(job, 'steady')).toContain('more than float and backlash explain');
   });
   it('reads the band of a data sheet, and says which point is wrong', async () => {
-    const { parseSheetValue } = await import('$core/engine/sheet-values.ts');
+    const { parseSheetValue } = await import('$core/sheets/data-sheet.ts');
     expect(parseSheetValue('advanceBand', '650 7-11; 1800 19,5-24', null)).toEqual({
       ok: true,
       out: [650, 7, 11, 1800, 19.5, 24]

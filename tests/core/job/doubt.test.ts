@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { doubt } from '$core/job/doubt.ts';
 import { readFor } from '$core/job/next-slot.ts';
 import { lengthLimits, lengthPm, percent, plusMinus, turnWord } from '$core/job/words.ts';
-import { defaultPrefs } from '$lib/prefs.ts';
-import { lengthText } from '$lib/ui/units.ts';
+import { defaultPrefs } from '$lib/reader/prefs.ts';
+import { lengthText } from '$lib/reader/units.ts';
 import { CURVE, sweep } from '../../support/curve-jobs.ts';
 import { pedestal } from '../../support/drive-jobs.ts';
 import { engineWith, mm, PlayedJob, SHEET } from '../../support/played.ts';
@@ -20,7 +20,15 @@ function asked(job: PlayedJob, stepId: string, text: string, len = mm): string |
     ({ quantity }) => ({ unit: quantity === 'length' ? 'mm' : 'deg' }) as never
   );
   if (!read.ok) throw new Error(read.error.message);
-  return doubt(job.state, job.engine, step, read.out.aim, read.out.figure, text, len);
+  return doubt({
+    state: job.state,
+    engine: job.engine,
+    step: step,
+    aim: read.out.aim,
+    figure: read.out.figure,
+    text,
+    len
+  });
 }
 
 describe('a depth of the piston', () => {

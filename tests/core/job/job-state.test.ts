@@ -1,13 +1,15 @@
+import * as crankWords from '$core/domains/crank/words.ts';
 import { describe, expect, it } from 'vitest';
-import { jobState, settledFigures, words } from '$core/job/index.ts';
+import { settledFigures, words } from '$core/job/index.ts';
+import { stateOf } from '$core/sheets/index.ts';
 import { engineWith, PlayedJob, SHEET } from '../../support/played.ts';
 
 describe('a job is its log', () => {
   it('gives the same state for the same log, and changes neither log nor sheet', () => {
     const job = new PlayedJob().toStroke();
     const before = JSON.stringify(job.log);
-    const a = jobState(job.sheet, job.engine, job.log);
-    const b = jobState(job.sheet, job.engine, structuredClone(job.log));
+    const a = stateOf(job.sheet, job.engine, job.log);
+    const b = stateOf(job.sheet, job.engine, structuredClone(job.log));
     expect(JSON.stringify(b)).toBe(JSON.stringify(a));
     expect(JSON.stringify(job.log)).toBe(before);
   });
@@ -15,41 +17,41 @@ describe('a job is its log', () => {
   it('carries readings through to every answer with nothing retyped', () => {
     const job = new PlayedJob().toStroke();
     const s = job.state;
-    expect(s.tdc.found!.tdcWheelDeg).toBeCloseTo(357.3333, 4);
-    expect(s.mark!.errorDeg).toBeCloseTo(2.6667, 4);
-    expect(s.evidence!.pCompression).toBeCloseTo(0.9983, 4);
-    expect(s.crank.crankDeg).toBeCloseTo(374.1667, 4);
-    expect(s.crank).toMatchObject({ strokeKnown: true, lastMove: 'forward' });
-    const plan = words.planTo(words.crankTarget(s, { surface: 'plan' }), s, job.engine, 'rear')!;
+    expect(s.work.tdc.found!.tdcWheelDeg).toBeCloseTo(357.3333, 4);
+    expect(s.work.mark!.errorDeg).toBeCloseTo(2.6667, 4);
+    expect(s.work.evidence!.pCompression).toBeCloseTo(0.9983, 4);
+    expect(s.work.crank.crankDeg).toBeCloseTo(374.1667, 4);
+    expect(s.work.crank).toMatchObject({ strokeKnown: true, lastMove: 'forward' });
+    const plan = crankWords.planTo(crankWords.crankTarget(s, { surface: 'plan' }), s, job.engine, 'rear')!;
     expect(plan.totalDeg).toBeCloseTo(338.8333, 4);
     expect(plan.steps[0]).toMatchObject({ move: 'forward', turn: 'ccw' });
     job.done('ref');
-    expect(job.state.crank).toMatchObject({ crankDeg: 713, from: 'reference' });
+    expect(job.state.work.crank).toMatchObject({ crankDeg: 713, from: 'reference' });
   });
 
   it('takes the mark’s error off a strobe reading and judges it with the doubt of both', () => {
     const job = new PlayedJob().toStroke();
     job.say({ kind: 'reading', step: 'strobe', slot: 'strobe', ...job.figure('strobe', 'strobe', '12.5b') });
-    expect(job.state.timing.strobe!.latest).toMatchObject({ verdict: { state: 'out' }, move: { turn: 'ccw' } });
-    expect(job.state.timing.strobe!.latest!.btdc).toBeCloseTo(9.8333, 4);
+    expect(job.state.work.timing.strobe!.latest).toMatchObject({ verdict: { state: 'out' }, move: { turn: 'ccw' } });
+    expect(job.state.work.timing.strobe!.latest!.btdc).toBeCloseTo(9.8333, 4);
     job.read('strobe', 'strobe', '9.5b');
-    expect(job.state.timing.strobe!.latest!.uDeg).toBeCloseTo(0.3632, 4);
-    expect(job.state.timing.strobe!.latest!.verdict!.state).toBe('in');
+    expect(job.state.work.timing.strobe!.latest!.uDeg).toBeCloseTo(0.3632, 4);
+    expect(job.state.work.timing.strobe!.latest!.verdict!.state).toBe('in');
   });
 
   it('does not judge a strobe reading when true TDC was never found', () => {
     const job = new PlayedJob();
     job.read('strobe', 'strobe', '7b');
-    expect(job.state.timing.strobe!.latest!.verdict).toBeNull();
+    expect(job.state.work.timing.strobe!.latest!.verdict).toBeNull();
   });
 
   it('averages a repeat of one setting, but not a reading after the housing was turned', () => {
     const job = new PlayedJob().toTdc();
     job.read('strobe', 'strobe', '9b');
     job.read('strobe', 'strobe-again', '10b');
-    expect(job.state.timing.strobe!.rows.map((r) => r.readBtdc)).toEqual([9.5]);
+    expect(job.state.work.timing.strobe!.rows.map((r) => r.readBtdc)).toEqual([9.5]);
     job.read('strobe', 'strobe', '9.5b');
-    expect(job.state.timing.strobe!.rows).toHaveLength(2);
+    expect(job.state.work.timing.strobe!.rows).toHaveLength(2);
   });
 });
 
@@ -79,7 +81,7 @@ describe('readings are never edited', () => {
     const job = new PlayedJob().toTdc();
     const last = job.log[job.log.length - 1]!;
     const undo = job.say({ kind: 'undo', undoes: last.id });
-    expect(job.state.tdc.rows[2]).toMatchObject({ after: null, middleDeg: null });
+    expect(job.state.work.tdc.rows[2]).toMatchObject({ after: null, middleDeg: null });
     expect(job.tryTo({ kind: 'undo', undoes: last.id })).toMatchObject({ ok: false, error: { code: 'not-undoable' } });
     expect(job.tryTo({ kind: 'undo', undoes: undo.id })).toMatchObject({ ok: false });
   });
@@ -89,16 +91,16 @@ describe('swapped and impossible readings', () => {
   it('names a swapped pair and still uses the others', () => {
     const job = new PlayedJob().done('intake', 'safe', 'bench', 'plugs', 'bar', 'wheel');
     job.pairs('1.8', ['342.5', '11.5'], ['12.0', '343.5']);
-    expect(job.state.tdc.rows[1]!.error).toMatchObject({ code: 'pair-swapped' });
-    expect(job.state.tdc.rows[1]!.error!.message).toContain('pair 2');
-    expect(job.state.tdc.pairs!.perPair).toHaveLength(1);
+    expect(job.state.work.tdc.rows[1]!.error).toMatchObject({ code: 'pair-swapped' });
+    expect(job.state.work.tdc.rows[1]!.error!.message).toContain('pair 2');
+    expect(job.state.work.tdc.pairs!.perPair).toHaveLength(1);
   });
 
   it('says that a depth beyond the stroke cannot be', () => {
     const job = new PlayedJob().done('intake', 'safe', 'bench', 'plugs', 'bar', 'wheel');
     job.pairs('180', ['342.5', '11.5']);
-    expect(job.state.tdc.error).toMatchObject({ code: 'drop-out-of-range' });
-    expect(job.state.tdc.found).toBeNull();
+    expect(job.state.work.tdc.error).toMatchObject({ code: 'drop-out-of-range' });
+    expect(job.state.work.tdc.found).toBeNull();
   });
 });
 
@@ -133,7 +135,7 @@ describe('what must hold first', () => {
   it('does not take one sign of the stroke for a proof', () => {
     const job = new PlayedJob().toTdc().done('tdc', 'mark', 'probe-out');
     job.say({ kind: 'sign', sign: 'bothValvesClosed', seen: true });
-    expect(job.state.evidence!.state).toBe('compression');
+    expect(job.state.work.evidence!.state).toBe('compression');
     expect(job.tryTo({ kind: 'done', step: 'stroke' })).toMatchObject({ ok: false, error: { code: 'not-proved' } });
     job.say({
       kind: 'override',
@@ -162,7 +164,7 @@ describe('the crank', () => {
     expect(job.state.interlocks.map((r) => r.id)).toContain('IL.01');
     job.say({ kind: 'crank', crankDeg: null, move: 'unknown' });
     expect(job.state.interlocks.map((r) => r.id)).not.toContain('IL.01');
-    expect(job.state.crank.crankDeg).toBeNull();
+    expect(job.state.work.crank.crankDeg).toBeNull();
     expect(job.view('ref').state).toBe('repeat');
     expect(job.view('stroke').state).toBe('repeat');
     expect(job.current).toBe('stroke');
@@ -172,30 +174,35 @@ describe('the crank', () => {
   it('counts on from a proved stroke when the wheel is read again, forward or back', () => {
     const job = new PlayedJob().toStroke();
     job.read('ref', 'stands', '20.5');
-    expect(job.state.crank.crankDeg).toBeCloseTo(383.1667, 4);
+    expect(job.state.work.crank.crankDeg).toBeCloseTo(383.1667, 4);
     job.read('ref', 'stands-back', '5.5');
-    expect(job.state.crank).toMatchObject({ lastMove: 'backward' });
-    expect(job.state.crank.crankDeg).toBeCloseTo(368.1667, 4);
+    expect(job.state.work.crank).toMatchObject({ lastMove: 'backward' });
+    expect(job.state.work.crank.crankDeg).toBeCloseTo(368.1667, 4);
     job.read('ref', 'stands', '350.5');
-    expect(job.state.crank.crankDeg).toBeCloseTo(713.1667, 4);
+    expect(job.state.work.crank.crankDeg).toBeCloseTo(713.1667, 4);
   });
 
   it('knows a place only within one turn while the stroke is not proved', () => {
     const job = new PlayedJob().toTdc();
     job.say({ kind: 'crank', crankDeg: 500, move: 'forward' });
-    expect(job.state.crank).toMatchObject({ crankDeg: 140, strokeKnown: false });
-    const plan = words.planTo(words.crankTarget(job.state, { surface: 'plan' }), job.state, job.engine, 'front')!;
+    expect(job.state.work.crank).toMatchObject({ crankDeg: 140, strokeKnown: false });
+    const plan = crankWords.planTo(
+      crankWords.crankTarget(job.state, { surface: 'plan' }),
+      job.state,
+      job.engine,
+      'front'
+    )!;
     expect(plan.thenCheckStroke).toBe(true);
     expect(plan.totalDeg).toBeLessThanOrEqual(360);
   });
 
   it('does not claim to know where the crank stands after the engine has run', () => {
     const job = new PlayedJob().toStroke().done('ref');
-    expect(job.state.crank.crankDeg).toBe(713);
+    expect(job.state.work.crank.crankDeg).toBe(713);
     job.say({ kind: 'say', flag: 'sweep-done', on: true });
     job.say({ kind: 'say', flag: 'clamp-snug', on: true });
     job.done('start');
-    expect(job.state.crank.crankDeg).toBeNull();
+    expect(job.state.work.crank.crankDeg).toBeNull();
   });
 });
 
@@ -224,13 +231,13 @@ describe('words', () => {
     const job = new PlayedJob()
       .done('intake', 'safe', 'bench', 'plugs', 'bar', 'wheel')
       .pairs('1.8', ['342.5', '11.5'], ['343.5', '12.0']);
-    expect(job.state.tdc.verdict!.state).toBe('unsure');
+    expect(job.state.work.tdc.verdict!.state).toBe('unsure');
     expect(words.floorLine(job.state, job.engine).next).toBe('Take one more pair at 1.80 mm down');
   });
 
   it('lists settled figures with what they were worked out from', () => {
     const job = new PlayedJob().toStroke();
-    const figures = settledFigures(job.state, job.engine);
+    const figures = settledFigures(job.state);
     expect(figures.map((f) => f.key)).toEqual(['tdc', 'mark', 'stroke']);
     expect(figures[0]).toMatchObject({ calc: 'tdc.pairs', verdict: 'in' });
     expect((figures[0]!.input as { pairs: unknown[] }).pairs).toHaveLength(3);

@@ -1,3 +1,4 @@
+import * as crankWords from '$core/domains/crank/words.ts';
 import { describe, expect, it } from 'vitest';
 import { settledFigures, words } from '$core/job/index.ts';
 import { dropMm, slider } from '$core/calculations/piston/slider.ts';
@@ -16,12 +17,12 @@ const earlier = { jobId: 'j', at: '2025-05-19T08:00:00Z', errorDeg: 1.5, uDeg: 0
 describe('true TDC by each way', () => {
   it('stop: pairs without a depth, and the stop is a danger from the first reading on', () => {
     const job = start('stop');
-    expect(job.state.tdc.nextSlot).toBe('before');
+    expect(job.state.work.tdc.nextSlot).toBe('before');
     job.read('tdc', 'before', '338');
     expect(job.state.flags.has('piston-stop-in')).toBe(true);
     expect(job.state.interlocks.map((r) => r.id)).toContain('IL.17s');
     job.read('tdc', 'after', '21.5');
-    expect(job.state.tdc.found!.tdcWheelDeg).toBeCloseTo(359.75, 9);
+    expect(job.state.work.tdc.found!.tdcWheelDeg).toBeCloseTo(359.75, 9);
     expect(job.state.flags.has('probe-in')).toBe(false);
   });
 
@@ -32,14 +33,14 @@ describe('true TDC by each way', () => {
       const job = start('fit');
       for (const [k, t] of [-38, -29, -18, -9, 11, 22, 30, 41].entries()) {
         job.read('tdc', 'fit-wheel', String((((357 + t) % 360) + 360) % 360));
-        expect(job.state.tdc.nextSlot).toBe('fit-dial');
+        expect(job.state.work.tdc.nextSlot).toBe('fit-dial');
         const mm = 20 - sense * dropMm(s.out, t) + (k === 5 ? 1 : 0);
         job.read('tdc', 'fit-dial', mm.toFixed(2));
       }
-      expect(job.state.tdc.found!.tdcWheelDeg).toBeCloseTo(357, 1);
-      expect(job.state.tdc.fit!.rows.filter((r) => r.thrownOut).map((r) => r.n)).toEqual([6]);
-      expect(settledFigures(job.state, job.engine)[0]).toMatchObject({ key: 'tdc', calc: 'tdc.fit' });
-      expect(job.state.crank.crankDeg).toBeCloseTo(41, 0);
+      expect(job.state.work.tdc.found!.tdcWheelDeg).toBeCloseTo(357, 1);
+      expect(job.state.work.tdc.fit!.rows.filter((r) => r.thrownOut).map((r) => r.n)).toEqual([6]);
+      expect(settledFigures(job.state)[0]).toMatchObject({ key: 'tdc', calc: 'tdc.fit' });
+      expect(job.state.work.crank.crankDeg).toBeCloseTo(41, 0);
     }
   });
 
@@ -54,7 +55,7 @@ describe('true TDC by each way', () => {
       job.read('tdc', 'fit-wheel', w);
       job.read('tdc', 'fit-dial', d);
     }
-    expect(job.state.tdc.error?.code).toBe('one-sided');
+    expect(job.state.work.tdc.error?.code).toBe('one-sided');
     expect(head(job)).toBe('Take readings on the other side of the top too');
     expect(job.tryTo({ kind: 'done', step: 'tdc' })).toMatchObject({ ok: false, error: { code: 'not-proved' } });
   });
@@ -73,7 +74,7 @@ describe('true TDC by each way', () => {
       job.read('tdc', 'fit-wheel', w);
       job.read('tdc', 'fit-dial', d);
     }
-    expect(job.state.tdc.fit!.bottomed).toContain('Readings 3, 4, 5 all show 8.00 mm');
+    expect(job.state.work.tdc.fit!.bottomed).toContain('Readings 3, 4, 5 all show 8.00 mm');
     expect(head(job)).toBe('The dial seems to have come to the end of its travel');
     expect(job.tryTo({ kind: 'done', step: 'tdc' })).toMatchObject({ ok: false });
   });
@@ -84,15 +85,15 @@ describe('true TDC by each way', () => {
     job.read('tdc', 'top-dial', '9.84');
     job.read('tdc', 'top', '359');
     job.read('tdc', 'top', '2');
-    expect(job.state.tdc.found!.tdcWheelDeg).toBeCloseTo(0.5, 9);
-    expect(job.state.tdc.found!.uDeg).toBeGreaterThan(0.8);
-    expect(job.state.tdc.verdict!.state).toBe('unsure');
+    expect(job.state.work.tdc.found!.tdcWheelDeg).toBeCloseTo(0.5, 9);
+    expect(job.state.work.tdc.found!.uDeg).toBeGreaterThan(0.8);
+    expect(job.state.work.tdc.verdict!.state).toBe('unsure');
   });
 
   it('rod: only a rough guide', () => {
     const job = start('rod');
     job.read('tdc', 'top', '2');
-    expect(job.state.tdc.found!.uDeg).toBeGreaterThan(5);
+    expect(job.state.work.tdc.found!.uDeg).toBeGreaterThan(5);
   });
 
   it('mark: taken as an earlier job found it, and not at all without one', () => {
@@ -100,17 +101,17 @@ describe('true TDC by each way', () => {
     expect(head(without)).toContain('No earlier job has proved this mark');
     expect(without.tryTo({ kind: 'done', step: 'tdc' })).toMatchObject({ ok: false });
     const job = start('mark', { ...engineWith(SHEET), earlierMarks: [earlier] });
-    expect(job.state.tdc.found).toMatchObject({ tdcWheelDeg: 358.5, uDeg: 0.15 });
-    expect(job.state.mark).toMatchObject({ errorDeg: 1.5, since: null });
+    expect(job.state.work.tdc.found).toMatchObject({ tdcWheelDeg: 358.5, uDeg: 0.15 });
+    expect(job.state.work.mark).toMatchObject({ errorDeg: 1.5, since: null });
     expect(job.tryTo({ kind: 'done', step: 'tdc' }).ok).toBe(true);
   });
 
   it('leaves readings of another way in the log, unused', () => {
     const job = start('pairs').pairs('1.8', ['342.5', '11.5']);
     job.say({ kind: 'choose', school: 'tdc', option: 'stop' });
-    expect(job.state.tdc.depth).toBeNull();
+    expect(job.state.work.tdc.depth).toBeNull();
     job.say({ kind: 'choose', school: 'tdc', option: 'fit' });
-    expect(job.state.tdc.found).toBeNull();
+    expect(job.state.work.tdc.found).toBeNull();
     expect(job.state.readings).toHaveLength(3);
   });
 });
@@ -118,25 +119,25 @@ describe('true TDC by each way', () => {
 describe('the mark against earlier jobs', () => {
   it('says that the ring has moved when the change is beyond both uncertainties', () => {
     const job = new PlayedJob({ ...engineWith(SHEET), earlierMarks: [earlier] }).toTdc();
-    expect(job.state.mark!.since).toMatchObject({ moved: true });
-    expect(job.state.mark!.since!.movedByDeg).toBeCloseTo(1.1667, 4);
-    expect(words.markFinding(job.state.mark!)).toBe(
+    expect(job.state.work.mark!.since).toMatchObject({ moved: true });
+    expect(job.state.work.mark!.since!.movedByDeg).toBeCloseTo(1.1667, 4);
+    expect(crankWords.markFinding(job.state.work.mark!)).toBe(
       'The mark has moved 1.2° since 2025-05-19: the damper\u2019s ring may have slipped'
     );
   });
   it('does not when it is within them', () => {
     const job = new PlayedJob({ ...engineWith(SHEET), earlierMarks: [{ ...earlier, errorDeg: 2.4 }] }).toTdc();
-    expect(job.state.mark!.since!.moved).toBe(false);
+    expect(job.state.work.mark!.since!.moved).toBe(false);
   });
 });
 
 describe('pairs that disagree', () => {
   it('names the one of three that pulls, and both of two', () => {
     const three = start('pairs').pairs('1.8', ['342.5', '11.5'], ['347.5', '17'], ['343', '11.5']);
-    expect(three.state.tdc.rows.map((r) => r.farOff)).toEqual([false, true, false]);
+    expect(three.state.work.tdc.rows.map((r) => r.farOff)).toEqual([false, true, false]);
     expect(head(three)).toBe('Pair 2 lies far off: has the wheel slipped?');
     const two = start('pairs').pairs('1.8', ['342.5', '11.5'], ['347.5', '17']);
-    expect(two.state.tdc.rows.map((r) => r.farOff)).toEqual([true, true]);
+    expect(two.state.work.tdc.rows.map((r) => r.farOff)).toEqual([true, true]);
     expect(head(two)).toBe('The two pairs disagree: has the wheel slipped?');
   });
 });
@@ -145,20 +146,20 @@ describe('moving the crank', () => {
   it('takes going past the target as an ordinary thing, with the next move of each school', () => {
     const job = new PlayedJob().toStroke();
     job.read('ref', 'stands', '356.5');
-    const target = words.crankTarget(job.state, { surface: 'plan' })!;
-    const past = words.passedBy(target, job.state.crank, 720)!;
+    const target = crankWords.crankTarget(job.state, { surface: 'plan' })!;
+    const past = crankWords.passedBy(target, job.state.work.crank, 720)!;
     expect(past).toBeCloseTo(6.1667, 4);
-    expect(words.passedText(past, 'backUp', 15)).toBe(
+    expect(crankWords.passedText(past, 'backUp', 15)).toBe(
       'You are 6.2° past it. Do not step back onto it: go back 21.2°, well beyond all slack, then come forward 15.0°.'
     );
-    expect(words.passedText(past, 'forward', 15)).toContain('go on forward and round again');
-    const plan = words.planTo(target, job.state, job.engine, 'front')!;
+    expect(crankWords.passedText(past, 'forward', 15)).toContain('go on forward and round again');
+    const plan = crankWords.planTo(target, job.state, job.engine, 'front')!;
     expect(plan.steps.map((s) => [s.move, Math.round(s.degrees * 10) / 10])).toEqual([
       ['backward', 21.2],
       ['forward', 15]
     ]);
     job.say({ kind: 'choose', school: 'overshoot', option: 'forward' });
-    expect(words.planTo(target, job.state, job.engine, 'front')!.steps).toMatchObject([
+    expect(crankWords.planTo(target, job.state, job.engine, 'front')!.steps).toMatchObject([
       { move: 'forward', passes: [0, 360] }
     ]);
   });
@@ -167,8 +168,13 @@ describe('moving the crank', () => {
     const job = new PlayedJob().toStroke();
     job.read('ref', 'stands', '345.5');
     job.read('ref', 'stands-unsure', '345.5');
-    expect(job.state.crank.lastMove).toBe('unknown');
-    const plan = words.planTo(words.crankTarget(job.state, { surface: 'plan' }), job.state, job.engine, 'front')!;
+    expect(job.state.work.crank.lastMove).toBe('unknown');
+    const plan = crankWords.planTo(
+      crankWords.crankTarget(job.state, { surface: 'plan' }),
+      job.state,
+      job.engine,
+      'front'
+    )!;
     // 4.8° short of the target, less than the slack: only a whole cycle further is surely taken up
     expect(plan.totalDeg).toBeCloseTo(724.8333, 4);
   });
@@ -183,13 +189,13 @@ describe('a two-stroke', () => {
     job
       .done('intake', 'safe', 'plugs', 'bar', 'look', 'wheel')
       .pairs('1.4', ['345', '16'], ['345.5', '16'], ['345', '15.5']);
-    expect(job.state.crank).toMatchObject({ strokeKnown: true });
+    expect(job.state.work.crank).toMatchObject({ strokeKnown: true });
     job.done('tdc', 'probe-out', 'mark');
     expect(job.state.interlocks.map((r) => r.id)).not.toContain('IL.10');
-    const target = words.crankTarget(job.state, { surface: 'scale' })!;
-    const plan = words.planTo(target, job.state, job.engine, 'front')!;
+    const target = crankWords.crankTarget(job.state, { surface: 'make-scale' })!;
+    const plan = crankWords.planTo(target, job.state, job.engine, 'front')!;
     expect(plan).toMatchObject({ thenCheckStroke: false });
-    expect(words.planText(plan, 'front', target, 360).at(-1)).toContain('to true TDC');
-    expect(words.placeText(job.state.crank, 360)).toBe('15.0° after TDC');
+    expect(crankWords.planText(plan, 'front', target, 360).at(-1)).toContain('to true TDC');
+    expect(crankWords.placeText(job.state.work.crank, 360)).toBe('15.0° after TDC');
   });
 });

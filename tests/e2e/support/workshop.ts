@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { APIRequestContext, BrowserContext } from '@playwright/test';
 import pg from 'pg';
-import { parseSheetValue } from '../../../src/core/engine/sheet-values.ts';
+import { parseSheetValue } from '../../../src/core/sheets/data-sheet.ts';
 import type { EventInput } from '../../../src/core/job/event-input.ts';
 
 type Draft = EventInput extends infer T ? (T extends unknown ? Omit<T, 'id'> : never) : never;

@@ -1,11 +1,12 @@
+import { fieldOf } from '$core/sheets/data-sheet.ts';
 import { describe, expect, it } from 'vitest';
-import { parseSheetValue } from '$core/engine/sheet-values.ts';
-import { givenText } from '$lib/ui/engine/given.ts';
+import { parseSheetValue } from '$core/sheets/data-sheet.ts';
+import { givenText } from '$lib/reader/given.ts';
 
 const shown = (name: string, given: string, unit: string | null = null) => {
   const read = parseSheetValue(name, given, unit);
   if (!read.ok) throw new Error(read.error.message);
-  return givenText({ name, given, unit, value: read.out, source: 'plate' });
+  return givenText(fieldOf(name), { name, given, unit, value: read.out, source: 'plate' });
 };
 
 describe('a value of the data sheet as it is printed', () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { defaultPrefs, readPrefs } from '$lib/prefs.ts';
-import { decimalsOf, lengthText, understood, unitFor } from '$lib/ui/units.ts';
+import { defaultPrefs, readPrefs } from '$lib/reader/prefs.ts';
+import { decimalsOf, lengthText, understood, unitFor } from '$lib/reader/units.ts';
 import { formatClock, formatTiming, fixed } from '$core/units/format.ts';
 import { slug } from '$lib/server/repositories/slug.ts';
 
@@ -43,10 +43,11 @@ describe('figures for whoever reads them', () => {
 
 describe('preferences', () => {
   it.each([undefined, '', 'not json', '[]', '{"theme":"neon","length":7}'])('falls back for %s', (cookie) => {
-    expect(readPrefs(cookie)).toEqual(defaultPrefs);
+    expect(readPrefs(cookie, 'UTC')).toEqual(defaultPrefs);
   });
   it('keeps what is good of a cookie', () => {
-    expect(readPrefs('{"theme":"dim","length":"neon","view":"rear"}')).toEqual({
+    expect(readPrefs('{"theme":"dim","length":"neon","view":"rear","zone":"x"}', 'Asia/Tokyo')).toEqual({
+      zone: 'Asia/Tokyo',
       theme: 'dim',
       length: 'mm',
       view: 'rear'

@@ -1,8 +1,8 @@
 import { capMap, type CapMap } from '../../calculations/cap/cap-map.ts';
 import { rotorPhasing } from '../../calculations/rotor/rotor-phasing.ts';
-import { choiceOf, listOf, numberOf, type Engine } from '../../engine/engine.ts';
-import type { Reading, Replayed } from '../../job/replay.ts';
-import { lastOf } from '../../job/readings.ts';
+import type { Engine } from '../../engine/engine.ts';
+import type { Reading, Replayed } from '../../job/replayed.ts';
+import { choiceOf, lastOf, listOf, numberOf, readingsOf, type CapVocabulary } from './vocabulary.ts';
 
 export interface WiresWork {
   wires: Reading[];
@@ -15,7 +15,7 @@ export interface WiresWork {
 export function wiresWork(engine: Engine, r: Replayed): WiresWork {
   const order = listOf(engine, 'firingOrder') ?? null;
   const rotorDirection = choiceOf(engine, 'rotorDirection');
-  const all = r.readings.filter((x) => x.slot === 'wire');
+  const all = readingsOf(r.readings, 'wire');
   const count = order?.length ?? null;
   // tracing begins anew when more leads are read than there are towers
   const wires = count === null ? all : all.slice(Math.floor(Math.max(0, all.length - 1) / count) * count);
@@ -61,14 +61,14 @@ export function wiresFinding(m: CapMap): string {
 
 /** Rotor tip against terminal when the spark comes, over all that shifts the trigger; null without its widths. */
 export function tipWork(engine: Engine, r: Replayed) {
-  const names = ['tipRadiusMm', 'tipWidthMm', 'terminalWidthMm', 'tipGapMm', 'triggerShiftDeg'];
-  const read = (name: string, slot: string) => lastOf(r.readings, slot)?.value ?? numberOf(engine, name);
+  type Words = CapVocabulary;
+  const read = (name: Words['field'], slot: Words['slot']) => lastOf(r.readings, slot)?.value ?? numberOf(engine, name);
   const [tipRadiusMm, tipWidthMm, terminalWidthMm, radialGapMm, shift] = [
-    read(names[0]!, 'tip-radius'),
-    read(names[1]!, 'tip-width'),
-    read(names[2]!, 'terminal-width'),
-    read(names[3]!, 'tip-gap'),
-    numberOf(engine, names[4]!)
+    read('tipRadiusMm', 'tip-radius'),
+    read('tipWidthMm', 'tip-width'),
+    read('terminalWidthMm', 'terminal-width'),
+    read('tipGapMm', 'tip-gap'),
+    numberOf(engine, 'triggerShiftDeg')
   ];
   const terminals = listOf(engine, 'firingOrder')?.length;
   const base = lastOf(r.readings, 'tip-offset');

@@ -1,10 +1,16 @@
-import { tipFinding, tipWork, wiresFinding, wiresWork } from './cap-work.ts';
 import type { Domain } from '../../job/domain.ts';
-import { lower } from '../../job/said.ts';
+import { lower } from '../../job/texts.ts';
+import { domain as timing } from '../timing/domain.ts';
+import { domain as tooth } from '../tooth/domain.ts';
+import type { ToothWorks } from '../tooth/works.ts';
+import { tipFinding, tipWork, wiresFinding, wiresWork } from './cap-work.ts';
+import type { CapVocabulary } from './vocabulary.ts';
+import type { CapWorks } from './works.ts';
 
-/** Leads of the cap, and the rotor's tip under its terminal. */
-export const capDomain: Domain = {
+/** Leads of the cap, drawn from where number one's tower is, and the rotor's tip under its terminal. */
+export const domain: Domain<CapWorks & ToothWorks, CapVocabulary['school']> = {
   name: 'cap',
+  needs: [tooth, timing],
   works: {
     wires: (c) => wiresWork(c.engine, c.r),
     tip: (c) => tipWork(c.engine, c.r)
@@ -31,5 +37,6 @@ export const capDomain: Domain = {
         return tip.out && tip.out.state !== 'good' ? lower(tipFinding(tip)!) : null;
       }
     }
-  }
+  },
+  schools: { 'lead-transfer': () => ({ option: 'one-by-one', because: 'no order can be lost' }) }
 };

@@ -1,8 +1,8 @@
 import { mod } from '../../numerics/angles.ts';
 import type { Evidence } from '../../calculations/cycle/cycle-evidence.ts';
 import { cycleDegOf, numberOf, type Engine } from '../../engine/engine.ts';
-import type { EventOf } from '../../job/events.ts';
-import type { Reading, Replayed } from '../../job/replay.ts';
+import type { CrankTold, Reading, Replayed } from '../../job/replayed.ts';
+import { holds } from './vocabulary.ts';
 import { placeU, type TdcFound, type TdcWork } from './tdc-work.ts';
 
 export interface CrankPlace {
@@ -14,8 +14,9 @@ export interface CrankPlace {
   from: string;
 }
 
-const NOWHERE: CrankPlace = { crankDeg: null, uDeg: null, strokeKnown: false, lastMove: 'unknown', from: '' };
-type Told = { seq: number } & ({ wheel: Reading } | { told: EventOf<'crank'> } | { signs: true });
+/** Nothing is known of the crank. */
+export const NOWHERE: CrankPlace = { crankDeg: null, uDeg: null, strokeKnown: false, lastMove: 'unknown', from: '' };
+type Told = { seq: number } & ({ wheel: Reading } | { told: CrankTold } | { signs: true });
 
 /**
  * Where the crank stands, from everything the log says about it in order: readings of the wheel, the dial dragged or
@@ -25,6 +26,8 @@ type Told = { seq: number } & ({ wheel: Reading } | { told: EventOf<'crank'> } |
  */
 export function crankPlace(
   engine: Engine,
+  /** the value of the data sheet that is the run sheet's reference */
+  reference: string | undefined,
   r: Replayed,
   tdc: TdcWork,
   evidence: Evidence | null,
@@ -46,7 +49,7 @@ export function crankPlace(
     if ('wheel' in t) {
       if (t.wheel.slot === 'turned-on') place = turnedOn(place, t.wheel, cycle);
       else if (tdc.found) place = fromWheel(place, t.wheel, tdc.found, cycle);
-    } else if ('told' in t) place = fromTold(place, t.told, engine, cycle, r);
+    } else if ('told' in t) place = fromTold(place, t.told, engine, reference, cycle, r);
     else signsOpen = true;
     if (cycle === 360 && place.crankDeg !== null) place = { ...place, strokeKnown: true };
     if (signsOpen && place.crankDeg !== null) {
@@ -107,13 +110,20 @@ function turnedOn(last: CrankPlace, reading: Reading, cycle: number): CrankPlace
   return { ...last, crankDeg, uDeg, lastMove: 'forward', from: 'count' };
 }
 
-function fromTold(last: CrankPlace, e: EventOf<'crank'>, engine: Engine, cycle: number, r: Replayed): CrankPlace {
+function fromTold(
+  last: CrankPlace,
+  e: CrankTold,
+  engine: Engine,
+  reference: string | undefined,
+  cycle: number,
+  r: Replayed
+): CrankPlace {
   if (e.crankDeg === null) return { ...NOWHERE, lastMove: e.move };
-  const target = numberOf(engine, 'staticBtdc');
+  const target = reference === undefined ? undefined : numberOf(engine, reference);
   const reached = Number.isNaN(e.crankDeg);
   if (reached && target === undefined) return NOWHERE;
   // turning a drawing proves no stroke: what was not known before is known only within one turn
-  const known = last.strokeKnown || (reached && r.flags.get('compression-confirmed') === true);
+  const known = last.strokeKnown || (reached && holds(r, 'compression-confirmed'));
   const crankDeg = mod(reached ? -target! : e.crankDeg, known ? cycle : 360);
   return { crankDeg, uDeg: null, strokeKnown: known, lastMove: e.move, from: reached ? 'reference' : 'told' };
 }

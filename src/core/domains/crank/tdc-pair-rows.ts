@@ -3,7 +3,7 @@ import type { CalcError } from '../../errors/result.ts';
 import { tdcPairs, type TdcFromPairs } from '../../calculations/tdc/tdc-pairs.ts';
 import type { Gauge } from '../../calculations/gauge/gauge-combine.ts';
 import type { SliderInput } from '../../calculations/piston/slider.ts';
-import type { Reading } from '../../job/replay.ts';
+import type { Reading } from '../../job/replayed.ts';
 
 export interface PairRow {
   n: number;

@@ -4,10 +4,11 @@ import { tdcDwell, type Dwell } from '../../calculations/tdc/tdc-dwell.ts';
 import type { CalcError } from '../../errors/result.ts';
 import { gaugeCombine, gaugeU, type Gauge } from '../../calculations/gauge/gauge-combine.ts';
 import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
-import { lastMarkOf, numberOf, sliderOf, type Engine } from '../../engine/engine.ts';
+import { lastMarkOf, sliderOf, type Engine } from '../../engine/engine.ts';
+import { numberOf } from './vocabulary.ts';
 import { fitWork, type FitWork } from './tdc-fit-rows.ts';
 import { pairsWork, type PairRow, type PairsWork } from './tdc-pair-rows.ts';
-import type { Reading } from '../../job/replay.ts';
+import type { Reading } from '../../job/replayed.ts';
 
 export type { PairRow } from './tdc-pair-rows.ts';
 export type TdcSlot = 'depth' | 'before' | 'after' | 'top-dial' | 'top' | 'fit-wheel' | 'fit-dial';
@@ -51,7 +52,13 @@ const SLOTS: Record<TdcMethod, TdcSlot[]> = {
 };
 
 /** True TDC from the readings logged so far, by the method chosen on the step. Readings of other methods stay in the log, unused. */
-export function tdcWork(engine: Engine, readings: readonly Reading[], chosen: string, stepId = 'tdc'): TdcWork {
+export function tdcWork(
+  engine: Engine,
+  readings: readonly Reading[],
+  chosen: string,
+  /** the step that seeks TDC; undefined where the run sheet has none */
+  stepId: string | undefined
+): TdcWork {
   const method: TdcMethod = isTdcMethod(chosen) ? chosen : 'pairs';
   const mine = readings.filter((r) => r.step === stepId);
   const of = (slot: TdcSlot) => mine.filter((r) => r.slot === slot);

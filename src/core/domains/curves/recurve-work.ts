@@ -4,9 +4,11 @@ import type { curveMatchInput } from '../../calculations/curve/schemas.ts';
 import { interpolate, type Knot } from '../../calculations/curve/knots.ts';
 import type { Spring } from '../../calculations/curve/baseline.ts';
 import type { Result } from '../../errors/result.ts';
-import { bandOf, numberOf, type Engine } from '../../engine/engine.ts';
-import { partsTaken, type Part, type StockItem } from '../../job/taken.ts';
-import type { Replayed } from '../../job/replay.ts';
+import { bandOf, type Engine } from '../../engine/engine.ts';
+import { numberOf } from './vocabulary.ts';
+import { partsTaken } from '../../job/taken.ts';
+import type { Part, StockItem } from '../../tray/part-kinds.ts';
+import type { Replayed } from '../../job/replayed.ts';
 import type { SweepWork } from './sweep-work.ts';
 
 export type MatchInput = z.infer<typeof curveMatchInput>;
@@ -131,7 +133,7 @@ export function predict(
 }
 
 function springsIn(engine: Engine): [Spring, Spring] | null {
-  const [a, pa, b, pb] = ['springARate', 'springAPreload', 'springBRate', 'springBPreload'].map((n) =>
+  const [a, pa, b, pb] = (['springARate', 'springAPreload', 'springBRate', 'springBPreload'] as const).map((n) =>
     numberOf(engine, n)
   );
   return a === undefined || pa === undefined || b === undefined || pb === undefined

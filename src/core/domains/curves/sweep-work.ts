@@ -5,10 +5,11 @@ import type { CalcError } from '../../errors/result.ts';
 import { gaugeU } from '../../calculations/gauge/gauge-combine.ts';
 import { formatSpeed } from '../../units/format.ts';
 import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
-import { bandOf, choiceOf, numberOf, type Engine } from '../../engine/engine.ts';
+import { bandOf, type Engine } from '../../engine/engine.ts';
+import { choiceOf, numberOf } from './vocabulary.ts';
 import { gaugeOf } from '../../job/readings.ts';
 import type { MarkError } from '../crank/mark-work.ts';
-import type { Reading, Replayed } from '../../job/replay.ts';
+import type { Reading, Replayed } from '../../job/replayed.ts';
 
 /** One place of a sweep: the speed, then the timing read there. */
 export interface SweepPoint {

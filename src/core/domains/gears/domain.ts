@@ -1,26 +1,27 @@
+import type { Domain, StepView } from '../../job/domain.ts';
+import { turnWord } from '../../job/texts.ts';
+import { domain as distributor } from '../distributor/domain.ts';
 import { gearFinding, gearWork } from './gear-work.ts';
-import type { JobState, StepView } from '../../job/state.ts';
-import type { LengthText } from '../../job/words.ts';
-import type { Domain } from '../../job/domain.ts';
-import { asks, VERDICT_WORD as WORD, verdictOpen } from '../../job/said.ts';
+import { asks, type GearsVocabulary } from './vocabulary.ts';
+import type { GearsState, GearsWorks } from './works.ts';
 
 /** The drive gear: old against new, its place on the shaft, its installed dimension. */
-export const gearsDomain: Domain = {
+export const domain: Domain<GearsWorks, GearsVocabulary['school']> = {
   name: 'gears',
+  needs: [distributor],
   works: { gears: (c) => gearWork(c.engine, c.r) },
-  surfaces: { gears: { headline: gearsHeadline, open: gearsOpen } }
+  surfaces: { gears: { headline: gearsHeadline, open: gearsOpen } },
+  schools: { 'gear-fix': () => ({ option: 'shims', because: 'what is shimmed can be undone' }) }
 };
 
-function gearsHeadline(state: JobState, v: StepView, len: LengthText): string | null {
+function gearsHeadline(state: GearsState, v: StepView): string | null {
   const { gears } = state.work;
   if (asks(v, 'gear-turned') && gears.reindex) {
     const { rotorShiftDeg, crankDeg } = gears.reindex;
     return Math.abs(rotorShiftDeg) < 0.05
       ? 'Turned by whole teeth: rotor against teeth is as it was'
-      : `Rotor shifts ${Math.abs(rotorShiftDeg).toFixed(1)}° ${rotorShiftDeg > 0 ? 'clockwise' : 'anticlockwise'} against the teeth, ${Math.abs(crankDeg).toFixed(1)}° of the crank`;
+      : `Rotor shifts ${Math.abs(rotorShiftDeg).toFixed(1)}° ${turnWord(rotorShiftDeg > 0 ? 'cw' : 'ccw')} against the teeth, ${Math.abs(crankDeg).toFixed(1)}° of the crank`;
   }
-  if (asks(v, 'dimension') && gears.dimension?.verdict)
-    return `Mounting face to lower gear face ${len(gears.dimension.value)}: ${WORD[gears.dimension.verdict.state]}`;
   if (!asks(v, 'new-teeth')) return null;
   if (gears.ok === null)
     return gears.rows.some((r) => r.fresh !== null) ? `Still unknown: ${gears.lacks.join(', ')}` : null;
@@ -29,9 +30,8 @@ function gearsHeadline(state: JobState, v: StepView, len: LengthText): string | 
   return unknown ? `Nothing differs so far; ${unknown} not compared` : 'Old and new agree';
 }
 
-function gearsOpen(state: JobState, v: StepView): string | null {
+function gearsOpen(state: GearsState, v: StepView): string | null {
   const { gears } = state.work;
-  if (asks(v, 'dimension')) return verdictOpen('the installed dimension', gears.dimension?.verdict?.state);
   if (!asks(v, 'new-teeth')) return null;
   if (gears.ok === null) return `unknown: ${gears.lacks.join(', ')}`;
   return gears.ok ? null : gearFinding(gears.findings!.find((f) => f.severity === 'stop')!).replace(/\.$/, '');

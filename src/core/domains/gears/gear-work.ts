@@ -1,9 +1,8 @@
 import { gearCompare, type Finding } from '../../calculations/gear/gear-compare.ts';
 import { driveGearReindex } from '../../calculations/drive/drive-gear-reindex.ts';
-import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
-import { choiceOf, numberOf, type Engine } from '../../engine/engine.ts';
-import type { Replayed } from '../../job/replay.ts';
-import { lastOf, settledOf, type Settled } from '../../job/readings.ts';
+import type { Engine } from '../../engine/engine.ts';
+import { choiceOf, lastOf, numberOf, type GearsVocabulary } from './vocabulary.ts';
+import type { Replayed } from '../../job/replayed.ts';
 
 /** What is compared: a length, shown in the unit of whoever reads it, or a word. */
 export type GearFigure = string | { mm: number };
@@ -22,7 +21,6 @@ export interface GearWork {
   lacks: string[];
   ok: boolean | null;
   reindex: ReturnType<typeof driveGearReindex> | null;
-  dimension: (Settled & { verdict: Verdict | null; minMm: number | null; maxMm: number | null }) | null;
 }
 
 type GearMaterial = Parameters<typeof gearCompare>[0]['gearMaterial'];
@@ -32,7 +30,7 @@ type Hand = 'right' | 'left';
 /** The gear that was in against the one that goes in, and what turning it on its shaft does. Unknown stays unknown. */
 export function gearWork(engine: Engine, r: Replayed): GearWork {
   const { readings } = r;
-  const fresh = (slot: string) => lastOf(readings, slot)?.value;
+  const fresh = (slot: GearsVocabulary['slot']) => lastOf(readings, slot)?.value;
   const old = {
     teeth: numberOf(engine, 'gearTeeth'),
     hand: choiceOf(engine, 'gearHand') as Hand | undefined,
@@ -60,9 +58,6 @@ export function gearWork(engine: Engine, r: Replayed): GearWork {
   const turned = lastOf(readings, 'gear-turned');
   const teeth = now.teeth ?? old.teeth;
   const ratio = numberOf(engine, 'ratio');
-  const dim = settledOf(readings, 'dimension');
-  const minMm = numberOf(engine, 'installedMinMm') ?? null;
-  const maxMm = numberOf(engine, 'installedMaxMm') ?? null;
   return {
     rows: rowsOf(old, now, cam, material),
     findings: compared?.findings ?? null,
@@ -71,13 +66,7 @@ export function gearWork(engine: Engine, r: Replayed): GearWork {
     reindex:
       turned && teeth !== undefined && ratio !== undefined
         ? driveGearReindex({ teeth, rotateDeg: turned.value, ratio })
-        : null,
-    dimension: dim && {
-      ...dim,
-      minMm,
-      maxMm,
-      verdict: minMm === null && maxMm === null ? null : verdict(dim.value, dim.u, minMm, maxMm)
-    }
+        : null
   };
 }
 

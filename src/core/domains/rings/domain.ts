@@ -1,13 +1,17 @@
-import { lengthPm } from '../../job/words.ts';
-import { add } from '../../job/figures.ts';
+import type { Domain, StepView } from '../../job/domain.ts';
+import { lengthPm, VERDICT_WORD, verdictOpen } from '../../job/texts.ts';
+import { domain as stack } from '../stack/domain.ts';
+import type { StackWorks } from '../stack/works.ts';
+import { domain as tooth } from '../tooth/domain.ts';
+import { settled } from './figures.ts';
 import { ringsWork } from './rings-work.ts';
-import type { JobState, StepView } from '../../job/state.ts';
-import type { Domain } from '../../job/domain.ts';
-import { asks, VERDICT_WORD, verdictOpen } from '../../job/said.ts';
+import { asks, type RingsVocabulary } from './vocabulary.ts';
+import type { RingsState, RingsWorks } from './works.ts';
 
 /** Thrust rings under a drive shaft. */
-export const ringsDomain: Domain = {
+export const domain: Domain<RingsWorks & StackWorks, RingsVocabulary['school']> = {
   name: 'rings',
+  needs: [stack, tooth],
   works: { rings: (c) => ringsWork(c.engine, c.r) },
   surfaces: {
     rings: {
@@ -21,15 +25,12 @@ export const ringsDomain: Domain = {
         ringsLeft(state, v) ?? verdictOpen('the height of the shaft', state.work.rings.height?.verdict?.state)
     }
   },
-  figures: ({ rings }) =>
+  figures: ({ work: { rings } }) =>
     rings.height
       ? [
-          add({
-            key: 'shaft-height',
-            label: 'Drive shaft height',
+          settled('shaft-height', {
             value: rings.height.mm,
             u: rings.height.uMm,
-            kind: 'length',
             verdict: rings.height.verdict?.state ?? null,
             calc: 'stack.pick',
             input: { rings: rings.rings.map((p) => p.name) },
@@ -40,7 +41,7 @@ export const ringsDomain: Domain = {
 };
 
 /** Where rings are counted out of an engine: those that the count lacks lie in the case. */
-function ringsLeft(state: JobState, v: StepView): string | null {
+function ringsLeft(state: RingsState, v: StepView): string | null {
   if (!asks(v, 'ring-count')) return null;
   const count = (here: boolean) =>
     state.readings.findLast((r) => r.slot === 'ring-count' && (r.step === v.step.id) === here)?.value;

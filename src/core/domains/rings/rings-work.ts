@@ -1,9 +1,14 @@
-import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
-import { numberOf, type Engine } from '../../engine/engine.ts';
-import type { Replayed } from '../../job/replay.ts';
-import { settledOf, type Settled } from '../../job/readings.ts';
+import type { Verdict } from '../../calculations/verdict/verdict.ts';
+import type { Engine } from '../../engine/engine.ts';
+import { judge, judgedSlot, limitsOf } from '../../job/judged.ts';
+import type { Settled } from '../../job/readings.ts';
+import type { Replayed } from '../../job/replayed.ts';
+import { partsTaken } from '../../job/taken.ts';
+import type { Part } from '../../tray/part-kinds.ts';
+import type { ToFill } from '../stack/picks.ts';
 import { thicknessOf } from '../stack/stack-work.ts';
-import { partsTaken, type Part } from '../../job/taken.ts';
+import { slots } from './slots.ts';
+import { settledOf } from './vocabulary.ts';
 
 /** The thrust rings under a drive shaft: they lift it to its height, which has limits of its own. */
 export interface RingsWork {
@@ -17,21 +22,27 @@ export interface RingsWork {
 
 export function ringsWork(engine: Engine, r: Replayed): RingsWork {
   const bare = settledOf(r.readings, 'shaft-bare');
-  const proved = settledOf(r.readings, 'shaft-height');
   const rings = partsTaken(r, 'ring');
   const stack = thicknessOf(rings);
-  const minMm = numberOf(engine, 'shaftHeightMinMm') ?? null;
-  const maxMm = numberOf(engine, 'shaftHeightMaxMm') ?? null;
-  const mm = proved?.value ?? (bare ? bare.value + (stack?.value ?? 0) : null);
-  const uMm = proved?.u ?? Math.hypot(bare?.u ?? 0, stack?.u ?? 0);
+  const { min: minMm, max: maxMm } = limitsOf(engine, slots['shaft-height']);
+  // read again on its rings, the height is what was read; before that it is the sum
+  const height =
+    judgedSlot(engine, r.readings, slots['shaft-height']) ??
+    (bare &&
+      judge(engine, slots['shaft-height'], {
+        value: bare.value + (stack?.value ?? 0),
+        u: Math.hypot(bare.u, stack?.u ?? 0),
+        n: bare.n
+      }));
   return {
     bare,
     rings,
     minMm,
     maxMm,
-    height:
-      mm === null
-        ? null
-        : { mm, uMm, verdict: minMm === null && maxMm === null ? null : verdict(mm, uMm, minMm, maxMm) }
+    height: height && { mm: height.value, uMm: height.u, verdict: height.verdict }
   };
 }
+
+/** What rings fill: the height with none; null while it is not read. */
+export const heightToFill = ({ bare, minMm, maxMm }: RingsWork): ToFill | null =>
+  bare && { mm: bare.value, u: bare.u, min: minMm, max: maxMm, name: 'shaft height' };

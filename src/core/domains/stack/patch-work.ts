@@ -1,9 +1,10 @@
-import type { LengthText } from '../../job/words.ts';
+import type { LengthText } from '../../job/texts.ts';
 import { gaugeU } from '../../calculations/gauge/gauge-combine.ts';
 import { gaugeOf } from '../../job/readings.ts';
 import { meshPattern, type Pattern } from '../../calculations/mesh/mesh-pattern.ts';
-import { numberOf, type Engine } from '../../engine/engine.ts';
-import type { Reading, Replayed } from '../../job/replay.ts';
+import type { Engine } from '../../engine/engine.ts';
+import { numberOf } from './vocabulary.ts';
+import type { Reading, Replayed } from '../../job/replayed.ts';
 
 /** One reading of where the compound was wiped: both heights, and what they say once the tooth's width is known. */
 export interface PatchRow {

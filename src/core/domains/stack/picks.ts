@@ -1,7 +1,6 @@
 import { stackPick } from '../../calculations/stack/stack-pick.ts';
-import type { JobState } from '../../job/state.ts';
-import type { PartKind } from '../../job/run-sheet.ts';
-import type { StockItem } from '../../job/taken.ts';
+import type { PartKind, StockItem } from '../../tray/part-kinds.ts';
+import type { StackState } from './works.ts';
 
 export interface PickPlan {
   currentMm: number;
@@ -15,30 +14,30 @@ export interface PickPlan {
   resultName: string;
 }
 
+/** A length that pieces of the tray are to bring into its limits. */
+export interface ToFill {
+  mm: number;
+  u: number;
+  min: number | null;
+  max: number | null;
+  target?: number | undefined;
+  /** what it is called */
+  name: string;
+}
+
+/** What a packing fills (the float without any) or a shim takes up (the float that counts); null while it is not measured. */
+export function floatToFill(state: StackState, kind: 'packing' | 'shim'): ToFill | null {
+  const { stack } = state.work;
+  const limits = { min: stack.minMm, max: stack.maxMm, target: stack.targetMm ?? undefined, name: 'end float' };
+  if (kind === 'packing') return stack.bare && { mm: stack.bare.floatMm, u: stack.bare.uMm, ...limits };
+  return stack.float && { mm: stack.float.mm, u: stack.float.uMm, ...limits };
+}
+
 /**
- * Which pieces of the tray to take at a step, best first; null while what they are to fill is not measured.
- * Packings and rings add; a shim takes float up. The thickness to cut to is offered when no pick is surely in limits.
+ * Which pieces of the tray to take, best first; null without anything to fill, or limits to fill it to. Packings and
+ * rings add; a shim takes float up. The thickness to cut to is offered when no pick is surely in limits.
  */
-export function pickPlan(state: JobState, kind: PartKind, stock: readonly StockItem[]): PickPlan | null {
-  const { stack, rings } = state.work;
-  const from =
-    kind === 'ring'
-      ? rings.bare && { mm: rings.bare.value, u: rings.bare.u, min: rings.minMm, max: rings.maxMm, target: undefined }
-      : kind === 'packing'
-        ? stack.bare && {
-            mm: stack.bare.floatMm,
-            u: stack.bare.uMm,
-            min: stack.minMm,
-            max: stack.maxMm,
-            target: stack.targetMm ?? undefined
-          }
-        : stack.float && {
-            mm: stack.float.mm,
-            u: stack.float.uMm,
-            min: stack.minMm,
-            max: stack.maxMm,
-            target: stack.targetMm ?? undefined
-          };
+export function pickPlan(from: ToFill | null, kind: PartKind, stock: readonly StockItem[]): PickPlan | null {
   if (!from || (from.target === undefined && (from.min === null || from.max === null))) return null;
   const tray = stock
     .filter((s) => s.kind === kind && s.thicknessMm !== null && s.count > 0)
@@ -59,6 +58,6 @@ export function pickPlan(state: JobState, kind: PartKind, stock: readonly StockI
     idealMm,
     picks,
     cutToMm: picks[0]?.verdict.state === 'in' || idealMm <= 0 ? null : idealMm,
-    resultName: kind === 'ring' ? 'shaft height' : 'end float'
+    resultName: from.name
   };
 }

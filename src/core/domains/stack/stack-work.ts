@@ -5,10 +5,14 @@ import { stackThermal } from '../../calculations/stack/stack-thermal.ts';
 import type { metals } from '../../calculations/stack/schemas.ts';
 import { gaugeU } from '../../calculations/gauge/gauge-combine.ts';
 import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
-import { choiceOf, numberOf, type Engine } from '../../engine/engine.ts';
-import type { Reading, Replayed } from '../../job/replay.ts';
-import { gaugeOf, lastOf, partsOfSum, settledOf, type Settled } from '../../job/readings.ts';
-import { partsTaken, type Part } from '../../job/taken.ts';
+import type { Engine } from '../../engine/engine.ts';
+import { judgedSlot, type Judged as JudgedFigure } from '../../job/judged.ts';
+import { slots } from './slots.ts';
+import { choiceOf, lastOf, numberOf, readingsOf, settledOf } from './vocabulary.ts';
+import type { Reading, Replayed } from '../../job/replayed.ts';
+import { gaugeOf, partsOfSum, type Settled } from '../../job/readings.ts';
+import { partsTaken } from '../../job/taken.ts';
+import type { Part } from '../../tray/part-kinds.ts';
 
 export type DriveKind = 'pedestal' | 'own-gear' | 'open-case';
 
@@ -44,7 +48,7 @@ export interface StackWork {
   /** from washer and gaps, no packing in */
   bare: EndFloat | null;
   /** read directly, push and pull */
-  direct: (Settled & { verdict: Verdict | null }) | null;
+  direct: JudgedFigure | null;
   packing: Part[];
   packingMm: Settled | null;
   /** the float that counts: read directly on the finished drive, else washer and gaps with the packing that was chosen */
@@ -77,10 +81,12 @@ export function stackWork(engine: Engine, r: Replayed): StackWork {
   const { readings } = r;
   const min = numberOf(engine, 'floatMinMm') ?? null;
   const max = numberOf(engine, 'floatMaxMm') ?? null;
-  const washers = readings.filter((x) => x.slot === 'washer');
-  const gaps = readings
-    .filter((x) => x.slot === 'gap')
-    .map((reading) => ({ reading, blades: partsOfSum(reading), sumMm: reading.value }));
+  const washers = readingsOf(readings, 'washer');
+  const gaps = readingsOf(readings, 'gap').map((reading) => ({
+    reading,
+    blades: partsOfSum(reading),
+    sumMm: reading.value
+  }));
   const bare =
     washers.length > 0 && gaps.length > 0 && gaps.every((g) => g.blades.every((b) => b > 0))
       ? stackEndFloat({
@@ -91,7 +97,7 @@ export function stackWork(engine: Engine, r: Replayed): StackWork {
           spec: { minMm: min, maxMm: max }
         })
       : null;
-  const dial = settledOf(readings, 'float-dial');
+  const dial = judgedSlot(engine, readings, slots['float-dial']);
   const bench = settledOf(readings, 'float');
   const packing = partsTaken(r, 'packing');
   const packingMm = settledOf(readings, 'packing') ?? thicknessOf(packing);
@@ -111,7 +117,7 @@ export function stackWork(engine: Engine, r: Replayed): StackWork {
     gaps,
     tiltMm: gaps.length > 1 ? Math.max(...gaps.map((g) => g.sumMm)) - Math.min(...gaps.map((g) => g.sumMm)) : null,
     bare,
-    direct: dial && { ...dial, verdict: judged(dial.value, dial.u, min, max) },
+    direct: dial,
     packing,
     packingMm,
     float,
@@ -129,13 +135,13 @@ export function stackWork(engine: Engine, r: Replayed): StackWork {
 
 function floatThatCounts(
   bare: EndFloat | null,
-  dial: Settled | null,
+  dial: JudgedFigure | null,
   bench: Settled | null,
   packing: Settled | null,
   min: number | null,
   max: number | null
 ): StackWork['float'] {
-  if (dial) return { mm: dial.value, uMm: dial.u, verdict: judged(dial.value, dial.u, min, max), from: 'dial' };
+  if (dial) return { mm: dial.value, uMm: dial.u, verdict: dial.verdict, from: 'dial' };
   if (bare) {
     const mm = bare.floatMm + (packing?.value ?? 0);
     const uMm = Math.hypot(bare.uMm, packing?.u ?? 0);
@@ -193,7 +199,9 @@ function depthOf(engine: Engine, readings: readonly Reading[]): Engagement | nul
 
 /** What a float does to the timing, when the sheet holds the gear. */
 export function wanderOf(engine: Engine, floatMm: number): Wander | null {
-  const [helixAngleDeg, pitchDiameterMm, ratio] = ['helixDeg', 'gearPitchMm', 'ratio'].map((n) => numberOf(engine, n));
+  const [helixAngleDeg, pitchDiameterMm, ratio] = (['helixDeg', 'gearPitchMm', 'ratio'] as const).map((n) =>
+    numberOf(engine, n)
+  );
   if (helixAngleDeg === undefined || pitchDiameterMm === undefined || ratio === undefined) return null;
   const backlashMm = numberOf(engine, 'backlashMm') ?? 0;
   return driveWander({ helixAngleDeg, pitchDiameterMm, endFloatMm: Math.max(0, floatMm), backlashMm, ratio });

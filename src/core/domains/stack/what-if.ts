@@ -1,8 +1,9 @@
 import { stackMove } from '../../calculations/stack/stack-move.ts';
 import { verdict, type VerdictState } from '../../calculations/verdict/verdict.ts';
-import { numberOf, type Engine } from '../../engine/engine.ts';
+import type { Engine } from '../../engine/engine.ts';
+import { numberOf } from './vocabulary.ts';
 import type { PatchRow } from './patch-work.ts';
-import { lengthLimits, type LengthText } from '../../job/words.ts';
+import { lengthLimits, type LengthText } from '../../job/texts.ts';
 import { hotOf, wanderOf, type StackWork } from './stack-work.ts';
 
 /** Changes to the stack that are tried before anything is cut or taken. Lengths in mm. */

@@ -1,13 +1,12 @@
 import { staticAdjust, type HousingMove } from '../../calculations/static-timing/static-adjust.ts';
-import { choiceOf, numberOf } from '../../engine/engine.ts';
-import { lastOf } from '../../job/readings.ts';
-import type { JobState } from '../../job/state.ts';
+import { choiceOf, lastOf, numberOf } from './vocabulary.ts';
+import type { TimingState } from './works.ts';
 
 /** What most technicians turn when they turn on purpose; a rule of thumb, typed over where another is wanted. */
 export const USUAL_BIAS_DEG = 2;
 
 /** The bias chosen for a first start: crank degrees, early positive, and the housing's turn for it. */
-export function biasOf(state: JobState): { deg: number; move: HousingMove } | null {
+export function biasOf(state: TimingState): { deg: number; move: HousingMove } | null {
   const way = state.schools.bias.option;
   const size = lastOf(state.readings, 'bias')?.value ?? USUAL_BIAS_DEG;
   const deg = way === 'advance' ? size : way === 'retard' ? -size : 0;

@@ -4,9 +4,13 @@ import { gaugeCombine } from '../../calculations/gauge/gauge-combine.ts';
 import { staticGain } from '../../calculations/static-timing/static-gain.ts';
 import { timingBudget } from '../../calculations/timing/timing-budget.ts';
 import { staticAdjust, type HousingMove } from '../../calculations/static-timing/static-adjust.ts';
-import { choiceOf, numberOf, type Engine } from '../../engine/engine.ts';
+import type { Engine } from '../../engine/engine.ts';
+import { limitsOf } from '../../job/judged.ts';
+import type { RunSheet, Slot } from '../../job/run-sheet.ts';
+import { slotOfWay } from './slots.ts';
+import { choiceOf, numberOf } from './vocabulary.ts';
 import type { MarkError } from '../crank/mark-work.ts';
-import type { Reading } from '../../job/replay.ts';
+import type { Reading, Replayed } from '../../job/replayed.ts';
 
 /** One setting of the housing, with the readings taken of it. */
 export interface SettingRow {
@@ -29,15 +33,6 @@ export interface SettingRow {
   move: HousingMove | null;
 }
 
-/** The slot in which a way of seeing the firing point is read. */
-export const METHOD_SLOT: Record<string, string> = {
-  lamp: 'fires',
-  edge: 'fires-edge',
-  spark: 'fires-spark',
-  vane: 'fires-vane',
-  tip: 'fires-tip'
-};
-
 export interface TimingWork {
   /** the slot that is read now: that of the way chosen, where there are ways */
   slot: string;
@@ -57,6 +52,24 @@ export interface TimingWork {
   nextIsRepeat: boolean;
 }
 
+/** The timing of every step that sets or proves it, by the way of seeing the firing point where there are ways. */
+export function timings(
+  sheet: RunSheet,
+  engine: Engine,
+  r: Replayed,
+  mark: MarkError | null,
+  way: string
+): Record<string, TimingWork> {
+  const out: Record<string, TimingWork> = {};
+  for (const s of sheet.steps)
+    if (s.surface === 'timing') {
+      const byWay = s.school === 'trigger' && Object.hasOwn(slotOfWay, way);
+      const slot = byWay ? slotOfWay[way as keyof typeof slotOfWay] : s.slots[0]!;
+      out[s.id] = timingWork(engine, r.readings, s.id, slot, mark, s.school === 'trigger');
+    }
+  return out;
+}
+
 /**
  * Timing readings of a step, grouped by setting of the housing: the first slot begins a new setting, its `-again`
  * slot repeats the last. Each mean is corrected for the mark's error, judged, and turned into a housing move.
@@ -65,13 +78,11 @@ export function timingWork(
   engine: Engine,
   readings: readonly Reading[],
   stepId: string,
-  slot: string,
+  { slot, ...kind }: Slot,
   mark: MarkError | null,
   byMethod = false
 ): TimingWork {
-  const targetBtdc = numberOf(engine, 'staticBtdc') ?? null;
-  const minBtdc = numberOf(engine, 'staticMinBtdc') ?? null;
-  const maxBtdc = numberOf(engine, 'staticMaxBtdc') ?? null;
+  const { target: targetBtdc, min: minBtdc, max: maxBtdc } = limitsOf(engine, { slot, ...kind });
   const groups: Reading[][] = [];
   for (const r of readings) {
     if (r.step !== stepId || (r.slot !== slot && r.slot !== `${slot}-again`)) continue;
@@ -105,8 +116,8 @@ function othersOf(
   mark: MarkError | null,
   latest: SettingRow
 ): TimingWork['others'] {
-  return Object.entries(METHOD_SLOT).flatMap(([method, other]) => {
-    if (other === slot) return [];
+  return Object.entries(slotOfWay).flatMap(([method, other]) => {
+    if (other.slot === slot) return [];
     const row = timingWork(engine, readings, stepId, other, mark).latest;
     if (!row) return [];
     const apartDeg = row.btdc - latest.btdc;

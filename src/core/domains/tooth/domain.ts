@@ -1,41 +1,52 @@
-import { landed, toothFinding, toothWork } from './tooth-work.ts';
-import { witnessWork } from './witness-work.ts';
-import { add } from '../../job/figures.ts';
-import type { JobState, StepView } from '../../job/state.ts';
 import type { Domain } from '../../job/domain.ts';
-import { asks, turnWord } from '../../job/said.ts';
+import type { CrankWorks } from '../crank/works.ts';
+import { domain as distributor } from '../distributor/domain.ts';
+import { settled } from './figures.ts';
+import { toothWork } from './tooth-work.ts';
+import type { ToothVocabulary } from './vocabulary.ts';
+import { witnessWork } from './witness-work.ts';
+import {
+  dropHeadline,
+  faultHeadline,
+  faultOpen,
+  shaftHeadline,
+  shaftOpen,
+  toothHeadline,
+  toothOpen,
+  witnessHeadline,
+  witnessOpen
+} from './words.ts';
+import type { ToothWorks } from './works.ts';
 
 /** Which tooth, where to point, when the oil-pump drive falls in; witness marks. */
-export const toothDomain: Domain = {
+export const domain: Domain<ToothWorks & CrankWorks, ToothVocabulary['school']> = {
   name: 'tooth',
+  needs: [distributor],
   works: {
-    tooth: (c) => toothWork(c.engine, c.r, c.placeAt),
+    tooth: (c) => toothWork(c.engine, c.sheet.reference, c.r, c.works.placeAt),
     witness: (c) => witnessWork(c.engine, c.r)
   },
   surfaces: {
+    cap: {},
     tooth: { headline: toothHeadline, open: toothOpen },
     drop: { headline: dropHeadline },
     shaft: { headline: shaftHeadline, open: shaftOpen },
     fault: { headline: faultHeadline, open: faultOpen },
-    witness: {
-      headline: (state, v) => {
-        const said = state.work.witness.filter((w) => w.offDeg !== null);
-        return asks(v, 'rotor-now') && said.length ? `${said[0]!.what}: ${said[0]!.meaning}` : null;
-      },
-      open: (state, v) => {
-        const rotor = state.work.witness[0]!;
-        return asks(v, 'rotor-now') && rotor.meaning.includes('out, lift') ? `the rotor is ${rotor.meaning}` : null;
-      }
-    }
+    witness: { headline: witnessHeadline, open: witnessOpen }
   },
-  figures: ({ tooth }) =>
+  schools: {
+    'index-order': () => ({ option: 'engine-first', because: 'rotor and housing then end where there is room' }),
+    'oil-drive': () => ({ option: 'tool', because: 'it keeps the crank at the reference' }),
+    'shaft-in-place': () => ({
+      option: 'split',
+      because: 'it is the safe way as soon as a ring is uncertain; try to live with it first where there is room'
+    })
+  },
+  figures: ({ work: { tooth } }) =>
     tooth.index?.best
       ? [
-          add({
-            key: 'tooth',
-            label: 'Room to turn the housing, least side',
+          settled('tooth', {
             value: tooth.index.best.score,
-            kind: 'crank',
             calc: 'drive.index',
             input: { arc: tooth.arc, observed: tooth.observed?.bearingDeg },
             output: tooth.index.best
@@ -43,97 +54,3 @@ export const toothDomain: Domain = {
         ]
       : []
 };
-
-function toothHeadline(state: JobState, v: StepView): string | null {
-  const t = state.work.tooth;
-  if (asks(v, 'twist') || asks(v, 'travel'))
-    return t.stab
-      ? `Point the rotor at ${t.stab.startBearingDeg.toFixed(0)}°: going down it turns ${t.stab.twistDeg.toFixed(0)}° ${turnWord(t.stab.dropTurns)}, to ${t.rotorTargetDeg!.toFixed(0)}°`
-      : null;
-  const seated = state.readings.findLast((r) => r.step === v.step.id && r.slot === 'rotor');
-  const where = seated ? landed(t, seated.value) : null;
-  if (where) return landedText(where);
-  if (state.schools['index-order'].option === 'seat-first' && t.index) {
-    const own = t.ownTooth?.find((c) => t.anyTower || c.terminal === 0);
-    return own
-      ? `Leave it in the tooth it found: housing at ${own.housingBearingDeg.toFixed(0)}°, ${own.advanceRoomDeg.toFixed(0)}° to advance, ${own.retardRoomDeg.toFixed(0)}° to retard`
-      : 'In the tooth it found the housing cannot stand free: lift it and choose a tooth';
-  }
-  return toothFinding(t);
-}
-
-function landedText(w: { offDeg: number; teeth: number; within: boolean }): string {
-  if (w.within)
-    return `Right tooth: the rotor stands ${Math.abs(w.offDeg).toFixed(1)}° from the plan, within half a tooth`;
-  const n = Math.abs(w.teeth);
-  return `${n === 1 ? 'One tooth' : `${n} teeth`} out: lift, move ${n === 1 ? 'one tooth' : `${n} teeth`} ${w.offDeg > 0 ? 'anticlockwise' : 'clockwise'}, let down again`;
-}
-
-function dropHeadline(state: JobState): string | null {
-  const e = state.work.tooth.engage;
-  if (!e) return null;
-  if (e.aligned) return 'Slot and tang line up: it goes right down';
-  const slot = `turn the pump\u2019s slot ${Math.abs(e.slotTurnDeg).toFixed(1)}° ${turnWord(e.slotTurn as 'cw' | 'ccw')} (from above)`;
-  const turn = `turn the crank ${e.crankToDropDeg.toFixed(0)}° forward until it drops, then ${e.crankToTargetDeg.toFixed(0)}° on to the setting`;
-  return state.schools['oil-drive'].option === 'crank' ? `It drops if you ${turn}` : `It drops if you ${slot}`;
-}
-
-/** A shaft is at fault only when no tower lets the housing stand free on the tooth it has; words of both findings. */
-function faultHeadline(state: JobState): string | null {
-  const t = state.work.tooth;
-  if (t.error) return t.error.message;
-  const cure = t.ownTooth;
-  if (!t.index || cure === null) return t.lacks.length ? `Still to be read: ${t.lacks.join(', ')}` : null;
-  if (cure.length === 0) {
-    const best = t.index.best;
-    return best && best.toothStep !== 0
-      ? `The shaft is at fault, ${teethText(best.toothStep)} out: on its tooth the housing stands free with no tower`
-      : 'On this tooth the housing stands free with no tower, and on no other either: look for another cause';
-  }
-  const c = cure[0]!;
-  const where = `at ${c.housingBearingDeg.toFixed(0)}°, ${c.advanceRoomDeg.toFixed(0)}° to advance and ${c.retardRoomDeg.toFixed(0)}° to retard`;
-  return c.terminal === 0
-    ? `Not the shaft: on this tooth the housing stands free ${where}`
-    : `It can be lived with: number one ${c.terminal} ${c.terminal === 1 ? 'tower' : 'towers'} round, the housing stands free ${where}`;
-}
-
-const teethText = (k: number) => (Math.abs(k) === 1 ? 'one tooth' : `${Math.abs(k)} teeth`);
-
-function faultOpen(state: JobState): string | null {
-  const { ownTooth, index } = state.work.tooth;
-  if (!index || ownTooth === null) return 'the tooth cannot be judged yet';
-  if (ownTooth.length > 0) return 'the housing stands free on the tooth it has, the shaft is not the fault';
-  return index.best ? null : 'no tooth lets the housing stand free';
-}
-
-function shaftHeadline(state: JobState): string | null {
-  const o = state.work.tooth.orient;
-  if (!o) return null;
-  const off = Math.abs(o.best.offDeg);
-  const at = off < 0.5 ? 'exactly' : `${off.toFixed(1)}° off`;
-  const move =
-    o.best.toothStep === 0
-      ? `It is on the nearest tooth, ${at}`
-      : `Move ${teethText(o.best.toothStep)} ${o.best.toothStep > 0 ? 'clockwise' : 'anticlockwise'}: then the slot stands ${at}`;
-  return o.tie
-    ? `${move}; the tooth beside it is as near, this one leaves more room to advance`
-    : `${move}, better than the next by ${o.betterByDeg.toFixed(1)}°`;
-}
-
-/** Where the shaft goes into mesh, its slot has to stand on the nearest tooth before the step is done. */
-function shaftOpen(state: JobState, v: StepView): string | null {
-  const o = state.work.tooth.orient;
-  if (!v.step.sets.includes('gear-meshed') || !o || o.best.toothStep === 0) return null;
-  return `the slot stands ${teethText(o.best.toothStep)} out`;
-}
-
-function toothOpen(state: JobState, v: StepView): string | null {
-  const t = state.work.tooth;
-  if (asks(v, 'arc-min')) {
-    if (t.error) return t.error.message;
-    if (t.index && !t.index.best) return 'no tooth lets the housing stand free';
-  }
-  const seated = state.readings.findLast((r) => r.step === v.step.id && r.slot === 'rotor');
-  const where = seated ? landed(t, seated.value) : null;
-  return where && !where.within ? 'the rotor stands more than half a tooth from the plan' : null;
-}

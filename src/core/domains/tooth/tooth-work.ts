@@ -4,10 +4,10 @@ import { driveEngage } from '../../calculations/drive/drive-engage.ts';
 import { driveIndex, type DriveIndex, type IndexCandidate } from '../../calculations/drive/drive-index.ts';
 import { driveOrient } from '../../calculations/drive/drive-orient.ts';
 import { driveStab } from '../../calculations/drive/drive-stab.ts';
-import { choiceOf, cycleDegOf, listOf, numberOf, type Engine } from '../../engine/engine.ts';
+import { cycleDegOf, numberOf as anyNumberOf, type Engine } from '../../engine/engine.ts';
 import type { CrankPlace } from '../crank/crank-place.ts';
-import type { Reading, Replayed } from '../../job/replay.ts';
-import { lastOf, settledOf } from '../../job/readings.ts';
+import type { Reading, Replayed } from '../../job/replayed.ts';
+import { choiceOf, lastOf, listOf, numberOf, settledOf } from './vocabulary.ts';
 
 export const SYMMETRY: Record<string, number> = { blade: 180, 'offset-blade': 360, hexagon: 60 };
 
@@ -89,12 +89,18 @@ export type PlaceAt = (seq: number) => CrankPlace;
  * Which tooth, where to point the rotor, and when the oil-pump drive falls in, from the readings so far. `placeAt` tells
  * where the crank stood when a reading was taken: the rotor's bearing means nothing without it.
  */
-export function toothWork(engine: Engine, r: Replayed, placeAt: PlaceAt): ToothWork {
+export function toothWork(
+  engine: Engine,
+  /** the value of the data sheet that the crank is brought to */
+  reference: string | undefined,
+  r: Replayed,
+  placeAt: PlaceAt
+): ToothWork {
   const { readings } = r;
   const rotor = senseOf(engine);
   const ratio = numberOf(engine, 'ratio') ?? 0.5;
   const teeth = numberOf(engine, 'gearTeeth') ?? null;
-  const target = numberOf(engine, 'staticBtdc');
+  const target = reference === undefined ? undefined : anyNumberOf(engine, reference);
   const targetCrankDeg = target === undefined ? null : -target;
   const seen = lastOf(readings, 'rotor-seen') ?? lastOf(readings, 'rotor-mark') ?? lastOf(readings, 'rotor');
   const place = seen ? placeAt(seen.seq) : null;
@@ -103,7 +109,7 @@ export function toothWork(engine: Engine, r: Replayed, placeAt: PlaceAt): ToothW
       ? { bearingDeg: seen.value, crankDeg: place.crankDeg, reading: seen }
       : null;
   const given = arcOf(readings);
-  const offset = lastOf(readings, 'terminal')?.value ?? numberOf(engine, 'terminalOffsetDeg') ?? null;
+  const offset = numberOf(engine, 'terminalOffsetDeg') ?? null;
   const anyTower = (r.chosen.get('number-one') ?? choiceOf(engine, 'numberOneTower')) === 'any';
   const preferred = numberOf(engine, 'housingBearingDeg') ?? null;
   const lacks = [

@@ -1,7 +1,7 @@
 import { wrap180 } from '../../numerics/angles.ts';
-import { numberOf, type Engine } from '../../engine/engine.ts';
-import type { Reading, Replayed } from '../../job/replay.ts';
-import { lastOf } from '../../job/readings.ts';
+import type { Engine } from '../../engine/engine.ts';
+import type { Reading, Replayed } from '../../job/replayed.ts';
+import { lastOf, numberOf } from './vocabulary.ts';
 
 export interface WitnessRow {
   what: string;
@@ -17,7 +17,7 @@ export function witnessWork(engine: Engine, r: Replayed): WitnessRow[] {
   const ratio = numberOf(engine, 'ratio') ?? 0.5;
   const teeth = numberOf(engine, 'gearTeeth');
   const sense = numberOf(engine, 'ratio') === undefined ? null : engine.values['rotorDirection']?.value;
-  const row = (what: string, slot: string, meaning: (off: number) => string): WitnessRow => {
+  const row = (what: string, slot: 'rotor' | 'housing', meaning: (off: number) => string): WitnessRow => {
     const before = lastOf(r.readings, `${slot}-mark`);
     const after = lastOf(r.readings, `${slot}-now`);
     const offDeg = before && after ? wrap180(after.value - before.value) : null;

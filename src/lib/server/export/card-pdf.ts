@@ -1,7 +1,7 @@
-import { givenText } from '$lib/ui/engine/given.ts';
-import { dateText, timeText } from '$lib/ui/dates.ts';
-import { understood } from '$lib/ui/units.ts';
-import type { Prefs } from '$lib/prefs.ts';
+import { givenText } from '$lib/reader/given.ts';
+import { dateText, timeText } from '$lib/reader/dates.ts';
+import { understood } from '$lib/reader/units.ts';
+import type { Prefs } from '$lib/reader/prefs.ts';
 import type { CardData } from '../jobs/card-data.ts';
 import { finish, MM, newPaper, type Doc } from './paper.ts';
 
@@ -67,7 +67,7 @@ export function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<ArrayB
   s.y += s.text(`${engine.name}: ${data.sheet.title.toLowerCase()}`, LEFT, 182, { size: 16, face: 'strong' });
   s.y +=
     s.text(
-      `${engine.summary} · opened ${dateText(job.openedAt)} by ${job.openedBy} · ${card.done} of ${card.total} steps${data.closed ? ', log closed' : ', job still open'}`,
+      `${engine.summary} · opened ${dateText(job.openedAt, prefs)} by ${job.openedBy} · ${card.done} of ${card.total} steps${data.closed ? ', log closed' : ', job still open'}`,
       LEFT,
       182,
       { colour: SOFT }
@@ -76,8 +76,8 @@ export function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<ArrayB
   s.head('Worked to', LEFT, 86);
   for (const l of card.limits)
     s.row([
-      [l.label, LEFT, 42],
-      [givenText(l.value), LEFT + 42, 21, true, true],
+      [l.field.label, LEFT, 42],
+      [givenText(l.field, l.value), LEFT + 42, 21, true, true],
       [l.value.source, LEFT + 65, 21]
     ]);
   const left = s.y;
@@ -118,7 +118,7 @@ export function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<ArrayB
     ['read', 64, 26, false, true],
     ['gauge', 93, 30],
     ['by', 125, 24],
-    ['when (UTC)', 150, 24],
+    [`when (${prefs.zone})`, 150, 24],
     ['replaces', 175, 21]
   ]);
   for (const r of card.readings)
@@ -127,7 +127,7 @@ export function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<ArrayB
       [understood(r.reading, r.reading.quantity, prefs), 64, 26, true, true],
       [r.reading.gauge?.name ?? '', 93, 30],
       [r.reading.by.name, 125, 24],
-      [timeText(r.reading.at), 150, 24],
+      [timeText(r.reading.at, prefs), 150, 24],
       [r.replaced, 175, 21]
     ]);
   s.room(22);

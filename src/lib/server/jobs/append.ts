@@ -1,19 +1,21 @@
-import type { EventBody, JobEvent, Person } from '$core/job/index.ts';
-import { admit, jobState } from '$core/job/index.ts';
-import { sheetOf } from '$core/sheets/index.ts';
+import { admit, understand, type EventBody, type JobEvent, type Person } from '$core/job/index.ts';
 import { takesReading } from '$core/job/admit.ts';
-import { partsTaken } from '$core/job/taken.ts';
-import { replay } from '$core/job/replay.ts';
 import type { EventInput } from '$core/job/event-input.ts';
-import { readingParse } from '$core/calculations/reading/reading-parse.ts';
-import { unitsOf, type Quantity, type Unit } from '$core/units/units.ts';
+import { partsTaken } from '$core/job/taken.ts';
+import { stateOf } from '$core/sheets/index.ts';
 import { withTransaction, type Queryable } from '../db/pool.ts';
 import { notFound, Refusal, violated } from '../errors.ts';
-import { engineForJob } from './engine-for-job.ts';
 import { amendmentOn, eventById, insertEvent, lockJob, logOf } from '../repositories/events.ts';
 import { gaugeById } from '../repositories/gauges.ts';
 import { holdParts, partsOf } from '../repositories/stock.ts';
 import { deriveSoon } from './derive.ts';
+import { engineForJob } from './engine-for-job.ts';
+import { knownSheet } from './known-sheet.ts';
+
+interface Job {
+  engineId: string;
+  sheet: string;
+}
 
 /**
  * Writes one event in a job's log and answers it as written. An id that is there already is answered, not written
@@ -45,14 +47,8 @@ async function write(jobId: string, input: EventInput, by: Person): Promise<JobE
 }
 
 /** A reading needs only its slot; everything else is judged against the state of the job as it is under the lock. */
-async function mustBeAdmitted(
-  jobId: string,
-  job: { engineId: string; sheet: string },
-  body: EventBody,
-  c: Queryable
-): Promise<void> {
-  const sheet = sheetOf(job.sheet);
-  if (!sheet) throw new Refusal(409, 'no-such-sheet', 'This job\u2019s run sheet is not known to this version.');
+async function mustBeAdmitted(jobId: string, job: Job, body: EventBody, c: Queryable): Promise<void> {
+  const sheet = knownSheet(job.sheet);
   if (body.kind === 'reading') {
     const answer = takesReading(sheet, body);
     if (!answer.ok) throw new Refusal(422, answer.error.code, answer.error.message, answer.error.path);
@@ -60,68 +56,41 @@ async function mustBeAdmitted(
   }
   const engine = await engineForJob(job.engineId, jobId, c);
   const log = await logOf(jobId, 0, c);
-  const answer = admit(jobState(sheet, engine, log), engine, log, body);
+  const answer = admit(stateOf(sheet, engine, log), engine, log, body);
   if (!answer.ok) throw new Refusal(422, answer.error.code, answer.error.message, answer.error.path);
 }
 
 /** What the log says was taken is what leaves the tray: after a take, and after one is undone. */
-async function settleParts(
-  jobId: string,
-  job: { engineId: string; sheet: string },
-  by: Person,
-  c: Queryable
-): Promise<void> {
+async function settleParts(jobId: string, job: Job, by: Person, c: Queryable): Promise<void> {
   const log = await logOf(jobId, 0, c);
   const takes = log.filter((e) => e.kind === 'take');
   if (takes.length === 0) return;
-  const r = replay(sheetOf(job.sheet)!, await engineForJob(job.engineId, jobId, c), log);
+  const engine = await engineForJob(job.engineId, jobId, c);
+  const { replayed } = stateOf(knownSheet(job.sheet), engine, log);
   for (const kind of new Set(takes.map((t) => t.part)))
     await holdParts(
       jobId,
       kind,
-      partsTaken(r, kind).map((p) => p.id),
+      partsTaken(replayed, kind).map((p) => p.id),
       by,
       c
     );
 }
 
+/** The event that a screen's input means, with gauge, parts and the amended reading looked up under the lock. */
 async function toBody(jobId: string, input: EventInput, c: Queryable): Promise<EventBody> {
-  if (input.kind === 'take') {
-    const { step, part, items } = input;
-    return { kind: 'take', step, part, parts: await partsOf(items, part, c) };
-  }
-  if (input.kind !== 'reading' && input.kind !== 'amend') {
-    const { id: _, ...body } = input;
-    return body as EventBody;
-  }
-  const quantity = input.kind === 'reading' ? input.quantity : await quantityOf(jobId, input.replaces, c);
-  const gauge = input.gaugeId === null ? null : await gaugeById(input.gaugeId, c);
-  if (input.gaugeId !== null && !gauge)
-    throw new Refusal(422, 'no-such-gauge', 'That gauge is not in the tray any more: choose another.', 'gaugeId');
-  const unit = (unitsOf[quantity] as readonly string[]).includes(input.defaultUnit)
-    ? (input.defaultUnit as Unit)
-    : unitsOf[quantity][0];
-  const read = readingParse({
-    text: input.text,
-    quantity,
-    defaultUnit: unit,
-    ...(gauge?.perRevMm ? { perRevMm: gauge.perRevMm } : {})
+  const { id: _, ...draft } = input;
+  const parts = draft.kind === 'take' ? await partsOf(draft.items, draft.part, c) : [];
+  const typed = draft.kind === 'reading' || draft.kind === 'amend' ? draft : null;
+  const gauge = typed?.gaugeId ? await gaugeById(typed.gaugeId, c) : null;
+  const replaced = draft.kind === 'amend' ? await eventById(draft.replaces, c) : null;
+  const read = understand(draft, {
+    gauge: () => gauge ?? undefined,
+    part: (p) => parts.find((x) => x.id === p),
+    quantityOf: () => (replaced?.jobId === jobId && replaced.kind === 'reading' ? replaced.quantity : undefined)
   });
   if (!read.ok) throw new Refusal(422, read.error.code, read.error.message, read.error.path);
-  const figure = {
-    text: input.text,
-    ...read.out,
-    gauge: gauge && { id: gauge.id, name: gauge.name, resolution: gauge.resolution, accuracy: gauge.accuracy }
-  };
-  if (input.kind === 'reading') return { kind: 'reading', step: input.step, slot: input.slot, quantity, ...figure };
-  return { kind: 'amend', replaces: input.replaces, basis: input.basis, reason: input.reason, ...figure };
-}
-
-async function quantityOf(jobId: string, readingId: string, c: Queryable): Promise<Quantity> {
-  const e = await eventById(readingId, c);
-  if (!e || e.jobId !== jobId || e.kind !== 'reading')
-    throw new Refusal(422, 'no-such-reading', 'That reading is not in this log.', 'replaces');
-  return e.quantity;
+  return read.out;
 }
 
 /** Constraint names to sentences. */

@@ -1,61 +1,30 @@
-import type { Intervals } from '$core/calculations/curve/curve-interval.ts';
 import { sheetOf } from '$core/sheets/index.ts';
-import { query } from '../db/pool.ts';
+import { sheetRef } from '../contents.ts';
+import { curveLines, newestSpacing, newestSweep } from '../repositories/curves.ts';
 import { engineById } from '../repositories/engines.ts';
 import { logOf } from '../repositories/events.ts';
 import { stock } from '../repositories/stock.ts';
-import { freshen } from './derive.ts';
+import { catchUpSoon, freshen } from './derive.ts';
 import { engineForJob } from './engine-for-job.ts';
-
-export type CurveLine = {
-  id: string;
-  name: string;
-  summary: string;
-  jobId: string | null;
-  at: Date | null;
-  value: number | null;
-  verdict: string | null;
-  output: unknown;
-};
 
 /** The engines that have limits of a curve or a measured one, with the newest. */
 export async function curveEngines() {
-  await freshen(null);
-  return query<CurveLine>(
-    'curve-engines',
-    `SELECT e.id, e.name, e.summary, c.job_id AS "jobId", c.at, c.value, c.verdict, c.output FROM engine e
-     LEFT JOIN LATERAL (
-       SELECT f.job_id, j.opened_at AS at, f.value, f.verdict, f.output FROM job_figure f JOIN job j ON j.id = f.job_id
-       WHERE j.engine_id = e.id AND f.key = 'curve' ORDER BY j.opened_at DESC LIMIT 1
-     ) c ON true
-     WHERE c.job_id IS NOT NULL OR EXISTS (SELECT 1 FROM sheet_value v WHERE v.engine_id = e.id AND v.name = 'advanceBand')
-     ORDER BY e.name`,
-    []
-  );
+  catchUpSoon();
+  return curveLines();
 }
 
 /** What the curves of one engine are drawn from: its newest job with a sweep, whole, and the tray. */
 export async function curvePage(engineId: string) {
   await freshen(engineId);
-  const engine = await engineById(engineId);
-  const [job] = await query<{ id: string; sheet: string; closed: boolean }>(
-    'curve-job',
-    `SELECT j.id, j.sheet, coalesce(l.waits = 'signed', false) AS closed FROM job j LEFT JOIN job_line l ON l.job_id = j.id
-     WHERE j.engine_id = $1 AND EXISTS (
-       SELECT 1 FROM event e WHERE e.job_id = j.id AND e.kind = 'reading' AND e.body ->> 'slot' = 'sweep-rpm')
-     ORDER BY j.opened_at DESC LIMIT 1`,
-    [engineId]
-  );
-  const [lobes] = await query<{ jobId: string; at: Date; output: Intervals; input: { toleranceDeg: number | null } }>(
-    'curve-lobes',
-    `SELECT f.job_id AS "jobId", j.opened_at AS at, f.output, f.input FROM job_figure f JOIN job j ON j.id = f.job_id
-     WHERE j.engine_id = $1 AND f.key = 'lobes' ORDER BY j.opened_at DESC LIMIT 1`,
-    [engineId]
-  );
+  const [engine, job, lobes, parts] = await Promise.all([
+    engineById(engineId),
+    newestSweep(engineId),
+    newestSpacing(engineId),
+    stock()
+  ]);
   const spacing = lobes ? { ...lobes, at: lobes.at.toISOString() } : null;
-  const parts = await stock();
   const sheet = job ? sheetOf(job.sheet) : undefined;
   if (!job || !sheet) return { engine, job: null, sheet: null, log: [], stock: parts, spacing };
-  const [full, log] = [await engineForJob(engineId, job.id), await logOf(job.id)];
-  return { engine: full, job: { id: job.id, closed: job.closed }, sheet, log, stock: parts, spacing };
+  const [full, log] = await Promise.all([engineForJob(engineId, job.id), logOf(job.id)]);
+  return { engine: full, job: { id: job.id, closed: job.closed }, sheet: sheetRef(sheet), log, stock: parts, spacing };
 }

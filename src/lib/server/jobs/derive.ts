@@ -1,35 +1,131 @@
-import { jobState, settledFigures, words } from '$core/job/index.ts';
-import { sheetOf } from '$core/sheets/index.ts';
-import { CORE_VERSION } from '$core/version.ts';
-import { allJobIds, clearDerived, jobsBehind, writeDerived } from '../repositories/derived.ts';
-import { engineForJob } from './engine-for-job.ts';
+import { settledFigures, words } from '$core/job/index.ts';
+import { sheetOf, stateOf } from '$core/sheets/index.ts';
+import { CORE_VERSION } from '../core-version.ts';
+import { withTransaction } from '../db/pool.ts';
+import { isAway, Refusal } from '../errors.ts';
+import { log } from '../log.ts';
+import {
+  allJobIds,
+  behindFirst,
+  behindOf,
+  clearDerived,
+  isBehind,
+  lockDerived,
+  writeDerived,
+  type Derived
+} from '../repositories/derived.ts';
 import { logOf } from '../repositories/events.ts';
 import { jobById } from '../repositories/jobs.ts';
+import { engineForJob, JUDGED_WITH } from './engine-for-job.ts';
 
-/** Works out a job's derived rows from its log and writes them. */
-export async function derive(jobId: string): Promise<void> {
-  const job = await jobById(jobId);
-  const [engine, log] = await Promise.all([engineForJob(job.engineId, jobId), logOf(jobId)]);
-  const sheet = sheetOf(job.sheet);
-  if (!sheet) return;
-  const state = jobState(sheet, engine, log);
-  await writeDerived({
-    jobId,
-    throughSeq: log[log.length - 1]?.seq ?? 0,
-    throughSheet: engine.sheetVersion,
-    coreVersion: CORE_VERSION,
-    line: words.floorLine(state, engine),
-    ...state.progress,
-    figures: settledFigures(state, engine)
+type Worked = Pick<Derived, 'line' | 'done' | 'total' | 'figures'>;
+
+/**
+ * Works out a job's derived rows from its log and writes them, one job of an engine at a time. A job that cannot be
+ * worked out gets a row that says so: it is not tried again until its log, its data sheet or the core has changed.
+ */
+export async function derive(jobId: string, onlyBehind = false): Promise<void> {
+  const { engineId } = await jobById(jobId);
+  await withTransaction(async (c) => {
+    await lockDerived(engineId, c);
+    if (onlyBehind && !(await isBehind(jobId, CORE_VERSION, c))) return;
+    const job = await jobById(jobId, c);
+    const engine = await engineForJob(engineId, jobId, c);
+    const events = await logOf(jobId, 0, c);
+    await writeDerived(
+      {
+        jobId,
+        throughSeq: job.lastSeq,
+        throughSheet: engine.sheetVersion,
+        coreVersion: CORE_VERSION,
+        lastAt: events[events.length - 1]?.at ?? null,
+        ...workOut(jobId, job.sheet, engine, events)
+      },
+      JUDGED_WITH,
+      c
+    );
   });
 }
 
+function workOut(
+  jobId: string,
+  sheetId: string,
+  engine: Parameters<typeof stateOf>[1],
+  events: Parameters<typeof stateOf>[2]
+): Worked {
+  const none = { done: 0, total: 0, figures: [] };
+  const sheet = sheetOf(sheetId);
+  if (!sheet) return { line: words.brokenLine('its run sheet is not known to this version'), ...none };
+  try {
+    const state = stateOf(sheet, engine, events);
+    return { line: words.floorLine(state, engine), ...state.progress, figures: settledFigures(state) };
+  } catch (e) {
+    log.error(`job ${jobId} cannot be worked out`, e);
+    return { line: words.brokenLine('an error in working it out, noted in the log of the server'), ...none };
+  }
+}
+
+/** So many jobs are worked out while a page is being made; more go on behind it. */
+const AT_ONCE = 4;
+
 /**
- * Brings the derived rows of one engine, or of all, up to their logs before they are read, oldest job first: a later
- * one is judged with the figures of those before it.
+ * Brings the derived rows of one engine up to their logs, oldest job first: a later one is judged with the figures of
+ * those before it. A few are worked out before this answers; where there are many, as after an upgrade, they go on in
+ * the background and the page shows what is there.
  */
-export async function freshen(engineId: string | null): Promise<void> {
-  for (const id of await jobsBehind(engineId, CORE_VERSION)) await derive(id);
+export async function freshen(engineId: string): Promise<void> {
+  let ids = await behindOf(engineId, CORE_VERSION);
+  // the jobs after one that changed are behind in their turn
+  for (let round = 0; ids.length > 0 && round < 3; round++) {
+    if (ids.length > AT_ONCE) return catchUpSoon();
+    for (const id of ids) await derive(id, true);
+    ids = await behindOf(engineId, CORE_VERSION);
+  }
+}
+
+/** Works out jobs that a page shows and that are behind, when they are few; answers whether it did. */
+export async function freshenSome(ids: readonly string[]): Promise<boolean> {
+  if (ids.length === 0) return false;
+  if (ids.length > AT_ONCE) {
+    catchUpSoon();
+    return false;
+  }
+  for (const id of ids) await derive(id, true);
+  return true;
+}
+
+let catching: Promise<void> | null = null;
+let stopped = false;
+
+/** Works out all that is behind, in the background: open jobs first, then the newest. One such run a process. */
+export function catchUpSoon(): void {
+  catching ??= catchUp()
+    .catch((e) => {
+      if (!isAway(e) && !(e instanceof Refusal)) log.error('derived rows could not be brought up to date', e);
+    })
+    .finally(() => (catching = null));
+}
+
+const BATCH = 50;
+async function catchUp(): Promise<void> {
+  let done = 0;
+  let told = Date.now();
+  for (;;) {
+    const behind = await behindFirst(CORE_VERSION, BATCH);
+    if (behind.length === 0 || stopped) break;
+    for (const { id } of behind) {
+      if (stopped) return;
+      await derive(id, true);
+      done++;
+      // requests come first: the next job waits for the next turn of the loop
+      await new Promise((r) => setImmediate(r));
+    }
+    if (Date.now() - told > 5000) {
+      log.info(`derived rows: ${done} jobs worked out, about ${Math.max(0, behind[0]!.left - BATCH)} to go`);
+      told = Date.now();
+    }
+  }
+  if (done > BATCH) log.info(`derived rows: ${done} jobs worked out, all are up to date`);
 }
 
 const waiting = new Set<string>();
@@ -47,15 +143,22 @@ export function deriveSoon(jobId: string): void {
       const [id] = waiting;
       waiting.delete(id!);
       // a database that is away is met again by whoever reads the stale row
-      await derive(id!).catch(() => {});
+      await derive(id!, true).catch((e) => {
+        if (!isAway(e) && !(e instanceof Refusal)) log.error(`job ${id} could not be derived`, e);
+      });
     }
     running = null;
   })();
 }
 
-export const derivedSettled = async (): Promise<void> => {
-  while (running) await running;
-};
+export async function derivedSettled(): Promise<void> {
+  while (running || catching) await (running ?? catching);
+}
+
+/** Ends the work in the background after the job in hand. */
+export function stopDeriving(): void {
+  stopped = true;
+}
 
 /** Throws all derived rows away and works them out again from the logs. */
 export async function rebuild(progress: (done: number, total: number) => void = () => {}): Promise<number> {

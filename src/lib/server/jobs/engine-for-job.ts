@@ -1,15 +1,20 @@
+import { manifests } from '$core/domains/all.ts';
 import type { Queryable } from '../db/pool.ts';
 import { earlierFigures, earlierMarks } from '../repositories/derived.ts';
 import { engineById, type EngineWithVersion } from '../repositories/engines.ts';
 
-/** Figures of earlier jobs that a later one is judged with. */
-const JUDGED_WITH = ['float', 'curve', 'model'];
+/** Figures of earlier jobs that a later one is judged with, as the trades declare them. */
+const EARLIER: string[] = manifests.flatMap((m) =>
+  Object.entries(m.figures).flatMap(([key, f]) => (f.earlier ? [key] : []))
+);
+/** The same, with the mark's error, of which every earlier one is kept and not only the newest. */
+export const JUDGED_WITH: readonly string[] = [...EARLIER, 'mark'];
 
 /** The engine as a job sees it: its data sheet, what earlier jobs found of its mark, and their newest figures. */
 export async function engineForJob(engineId: string, jobId: string, on?: Queryable): Promise<EngineWithVersion> {
   // one after the other: inside a transaction both go over one connection
   const engine = await engineById(engineId, on);
   const marks = await earlierMarks(jobId, on);
-  const earlier = await earlierFigures(jobId, JUDGED_WITH, on);
+  const earlier = await earlierFigures(jobId, EARLIER, on);
   return { ...engine, ...(marks.length > 0 ? { earlierMarks: marks } : {}), earlier };
 }

@@ -1,7 +1,7 @@
 import type { SettledFigure } from '$core/job/index.ts';
 import type { EarlierFigure, EarlierMark } from '$core/engine/engine.ts';
 import type { FloorLine } from '$core/job/words.ts';
-import { query, withTransaction, type Queryable } from '../db/pool.ts';
+import { query, type Queryable } from '../db/pool.ts';
 
 export interface Derived {
   jobId: string;
@@ -11,90 +11,147 @@ export interface Derived {
   line: FloorLine;
   done: number;
   total: number;
+  lastAt: string | null;
   figures: SettledFigure[];
 }
 
+/** Holds everybody else who works out jobs of an engine until the transaction ends: a job is judged with those before it. */
+export const lockDerived = (engineId: string, on: Queryable) =>
+  query('derived-lock', `SELECT pg_advisory_xact_lock(hashtextextended('derived ' || $1, 0))`, [engineId], on);
+
 /**
- * Writes what follows from a job's log, unless a later state of it is there already. Later jobs of the engine are
- * judged with its figures, so their rows are behind from now on.
+ * Writes what follows from a job's log, under the lock of its engine. Where figures that later jobs are judged with have
+ * changed, the rows of those are behind from now on.
  */
-export async function writeDerived(d: Derived): Promise<void> {
-  await withTransaction(async (c) => {
-    const kept = await query<{ job_id: string }>(
-      'derived-line',
-      `INSERT INTO job_line (job_id, through_seq, through_sheet, core_version, next, waits, waits_text, rank, done, total)
-       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
-       ON CONFLICT (job_id) DO UPDATE SET through_seq = excluded.through_seq, through_sheet = excluded.through_sheet,
-         core_version = excluded.core_version, next = excluded.next, waits = excluded.waits, waits_text = excluded.waits_text,
-         rank = excluded.rank, done = excluded.done, total = excluded.total
-       WHERE job_line.through_seq <= excluded.through_seq AND job_line.through_sheet <= excluded.through_sheet
-       RETURNING job_id`,
+export async function writeDerived(d: Derived, judgedWith: readonly string[], on: Queryable): Promise<void> {
+  const before = await figuresOf(d.jobId, on);
+  await query(
+    'derived-line',
+    `INSERT INTO job_line (job_id, through_seq, through_sheet, core_version, next, waits, waits_text, rank, done, total, last_at)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, coalesce($11::timestamptz, (SELECT opened_at FROM job WHERE id = $1)))
+     ON CONFLICT (job_id) DO UPDATE SET through_seq = excluded.through_seq, through_sheet = excluded.through_sheet,
+       core_version = excluded.core_version, next = excluded.next, waits = excluded.waits, waits_text = excluded.waits_text,
+       rank = excluded.rank, done = excluded.done, total = excluded.total, last_at = excluded.last_at`,
+    [
+      d.jobId,
+      d.throughSeq,
+      d.throughSheet,
+      d.coreVersion,
+      d.line.next,
+      d.line.waits,
+      d.line.waitsText,
+      d.line.rank,
+      d.done,
+      d.total,
+      d.lastAt
+    ],
+    on
+  );
+  await query('derived-figures-clear', 'DELETE FROM job_figure WHERE job_id = $1', [d.jobId], on);
+  for (const [place, f] of d.figures.entries())
+    await query(
+      'derived-figure',
+      `INSERT INTO job_figure (job_id, place, key, label, value, u, kind, verdict, proved, calc, input, output, core_version)
+       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
       [
         d.jobId,
-        d.throughSeq,
-        d.throughSheet,
-        d.coreVersion,
-        d.line.next,
-        d.line.waits,
-        d.line.waitsText,
-        d.line.rank,
-        d.done,
-        d.total
+        place,
+        f.key,
+        f.label,
+        f.value,
+        f.u,
+        f.kind,
+        f.verdict,
+        f.proved,
+        f.calc,
+        JSON.stringify(f.input),
+        JSON.stringify(f.output ?? null),
+        d.coreVersion
       ],
-      c
+      on
     );
-    if (kept.length === 0) return;
-    await query('derived-figures-clear', 'DELETE FROM job_figure WHERE job_id = $1', [d.jobId], c);
-    for (const [place, f] of d.figures.entries())
-      await query(
-        'derived-figure',
-        `INSERT INTO job_figure (job_id, place, key, label, value, u, kind, verdict, calc, input, output, core_version)
-         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
-        [
-          d.jobId,
-          place,
-          f.key,
-          f.label,
-          f.value,
-          f.u,
-          f.kind,
-          f.verdict,
-          f.calc,
-          JSON.stringify(f.input),
-          JSON.stringify(f.output ?? null),
-          d.coreVersion
-        ],
-        c
-      );
-    await query(
-      'derived-later-behind',
-      `UPDATE job_line SET through_seq = -1 WHERE job_id IN (
-         SELECT b.id FROM job a JOIN job b ON b.engine_id = a.engine_id AND b.opened_at > a.opened_at WHERE a.id = $1)`,
-      [d.jobId],
-      c
+  const told = (rows: { key: string; value: number; u: number | null; proved: boolean; output: unknown }[]) =>
+    JSON.stringify(
+      rows
+        .filter((f) => judgedWith.includes(f.key))
+        .map((f) => [f.key, f.value, f.u, f.proved, canonical(f.output ?? null)])
+        .sort((x, y) => (String(x[0]) < String(y[0]) ? -1 : 1))
     );
-  });
+  if (told(before) === told(d.figures)) return;
+  await query(
+    'derived-later-behind',
+    `UPDATE job_line SET through_seq = -1 WHERE job_id IN (
+       SELECT b.id FROM job a JOIN job b ON b.engine_id = a.engine_id AND (b.opened_at, b.id) > (a.opened_at, a.id) WHERE a.id = $1)`,
+    [d.jobId],
+    on
+  );
+  await query(
+    'derived-engine-told',
+    `SELECT pg_notify('changes', json_build_object('engine', engine_id)::text) FROM job WHERE id = $1`,
+    [d.jobId],
+    on
+  );
 }
 
-/** Jobs whose derived rows are behind their log, their data sheet or the core, oldest first; of one engine or of all. */
-export const jobsBehind = async (engineId: string | null, coreVersion: string) =>
+const figuresOf = (jobId: string, on: Queryable) =>
+  query<{ key: string; value: number; u: number | null; proved: boolean; output: unknown }>(
+    'derived-figures-of',
+    'SELECT key, value, u, proved, output FROM job_figure WHERE job_id = $1',
+    [jobId],
+    on
+  );
+
+/** The database keeps the members of an object in an order of its own. */
+function canonical(x: unknown): unknown {
+  if (Array.isArray(x)) return x.map(canonical);
+  if (typeof x !== 'object' || x === null) return x;
+  return Object.entries(x)
+    .filter(([, v]) => v !== undefined)
+    .sort(([p], [q]) => (p < q ? -1 : 1))
+    .map(([k, v]) => [k, canonical(v)]);
+}
+
+const BEHIND = `l.job_id IS NULL OR l.through_seq <> j.last_seq OR l.core_version <> $1 OR l.through_sheet <> e.sheet_version`;
+
+/** Jobs of an engine whose derived rows are behind their log, their data sheet or the core, oldest first. */
+export const behindOf = async (engineId: string, coreVersion: string) =>
   (
     await query<{ id: string }>(
-      'jobs-behind',
-      `SELECT j.id FROM job j LEFT JOIN job_line l ON l.job_id = j.id
-       WHERE ($1::text IS NULL OR j.engine_id = $1) AND (l.job_id IS NULL OR l.through_seq <> j.last_seq OR l.core_version <> $2
-         OR l.through_sheet <> coalesce((SELECT max(id) FROM sheet_value WHERE engine_id = j.engine_id), 0))
-       ORDER BY j.opened_at`,
-      [engineId, coreVersion]
+      'behind-of',
+      `SELECT j.id FROM job j JOIN engine e ON e.id = j.engine_id LEFT JOIN job_line l ON l.job_id = j.id
+       WHERE j.engine_id = $2 AND (${BEHIND}) ORDER BY j.opened_at, j.id`,
+      [coreVersion, engineId]
     )
   ).map((r) => r.id);
+
+/** Some of the jobs that are behind, open ones first, then the newest; and how many there are. */
+export const behindFirst = (coreVersion: string, most: number) =>
+  query<{ id: string; left: number }>(
+    'behind-first',
+    `SELECT j.id, count(*) OVER ()::int AS left
+     FROM job j JOIN engine e ON e.id = j.engine_id LEFT JOIN job_line l ON l.job_id = j.id
+     WHERE ${BEHIND} ORDER BY (l.waits = 'signed') NULLS FIRST, j.opened_at DESC LIMIT $2`,
+    [coreVersion, most]
+  );
+
+/** Whether a job is behind still: somebody else may have worked it out meanwhile. */
+export const isBehind = async (jobId: string, coreVersion: string, on: Queryable) =>
+  (
+    await query<{ id: string }>(
+      'is-behind',
+      `SELECT j.id FROM job j JOIN engine e ON e.id = j.engine_id LEFT JOIN job_line l ON l.job_id = j.id
+       WHERE j.id = $2 AND (${BEHIND})`,
+      [coreVersion, jobId],
+      on
+    )
+  ).length > 0;
 
 export const clearDerived = () =>
   query('derived-clear', 'DELETE FROM job_figure', []).then(() =>
     query('derived-clear-lines', 'DELETE FROM job_line', [])
   );
 export const allJobIds = async () =>
-  (await query<{ id: string }>('job-ids', 'SELECT id FROM job ORDER BY opened_at')).map((r) => r.id);
+  (await query<{ id: string }>('job-ids', 'SELECT id FROM job ORDER BY opened_at, id')).map((r) => r.id);
 
 export type TrendRow = { jobId: string; at: Date; value: number; u: number | null; verdict: string | null };
 
@@ -103,10 +160,9 @@ export async function earlierMarks(jobId: string, on?: Queryable): Promise<Earli
   const rows = await query<{ jobId: string; at: Date; errorDeg: number; uDeg: number }>(
     'earlier-marks',
     `SELECT f.job_id AS "jobId", j.opened_at AS at, f.value AS "errorDeg", coalesce(f.u, 0) AS "uDeg"
-     FROM job me JOIN job j ON j.engine_id = me.engine_id AND j.opened_at < me.opened_at
-     JOIN job_figure f ON f.job_id = j.id AND f.key = 'mark'
-     WHERE me.id = $1 AND EXISTS (SELECT 1 FROM event e WHERE e.job_id = j.id AND e.kind = 'done' AND e.body ->> 'step' = 'mark')
-     ORDER BY j.opened_at`,
+     FROM job me JOIN job j ON j.engine_id = me.engine_id AND (j.opened_at, j.id) < (me.opened_at, me.id)
+     JOIN job_figure f ON f.job_id = j.id AND f.key = 'mark' AND f.proved
+     WHERE me.id = $1 ORDER BY j.opened_at, j.id`,
     [jobId],
     on
   );
@@ -122,9 +178,9 @@ export async function earlierFigures(
   const rows = await query<{ key: string; value: number; u: number | null; at: Date; output: unknown }>(
     'earlier-figures',
     `SELECT DISTINCT ON (f.key) f.key, f.value, f.u, j.opened_at AS at, f.output
-     FROM job me JOIN job j ON j.engine_id = me.engine_id AND j.opened_at < me.opened_at
+     FROM job me JOIN job j ON j.engine_id = me.engine_id AND (j.opened_at, j.id) < (me.opened_at, me.id)
      JOIN job_figure f ON f.job_id = j.id AND f.key = ANY($2)
-     WHERE me.id = $1 ORDER BY f.key, j.opened_at DESC`,
+     WHERE me.id = $1 ORDER BY f.key, j.opened_at DESC, j.id DESC`,
     [jobId, keys],
     on
   );

@@ -4,25 +4,24 @@ import { query, withTransaction, type Queryable } from '../db/pool.ts';
 import { notFound, Refusal, violated } from '../errors.ts';
 import { slug } from './slug.ts';
 
-type EngineRow = { id: string; name: string; summary: string; sheet: SheetValue[] | null; sheet_id: number | null };
+type EngineRow = { id: string; name: string; summary: string; sheet: SheetValue[] | null; sheetVersion: number };
 
 const SELECT = `
-  SELECT e.id, e.name, e.summary, s.sheet, s.sheet_id
+  SELECT e.id, e.name, e.summary, s.sheet, e.sheet_version AS "sheetVersion"
   FROM engine e
   LEFT JOIN LATERAL (
-    SELECT json_agg(json_build_object('name', v.name, 'given', v.given, 'unit', v.unit, 'value', v.value, 'source', v.source)) AS sheet,
-           max(v.id) AS sheet_id
+    SELECT json_agg(json_build_object('name', v.name, 'given', v.given, 'unit', v.unit, 'value', v.value, 'source', v.source)) AS sheet
     FROM (SELECT DISTINCT ON (name) * FROM sheet_value WHERE engine_id = e.id ORDER BY name, id DESC) v
   ) s ON true`;
 
 export interface EngineWithVersion extends Engine {
-  /** the newest entry of the data sheet: derived rows name it */
+  /** how many entries its data sheet has had: derived rows name it */
   sheetVersion: number;
 }
 
 function toEngine(row: EngineRow): EngineWithVersion {
   const values = Object.fromEntries((row.sheet ?? []).map((v) => [v.name, v]));
-  return { id: row.id, name: row.name, summary: row.summary, values, sheetVersion: row.sheet_id ?? 0 };
+  return { id: row.id, name: row.name, summary: row.summary, values, sheetVersion: row.sheetVersion };
 }
 
 export async function engines(): Promise<EngineWithVersion[]> {

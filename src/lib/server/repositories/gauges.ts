@@ -1,20 +1,13 @@
-import type { GaugeRef } from '$core/job/index.ts';
-import type { GaugeKind } from '$core/job/run-sheet.ts';
+import type { TrayGauge } from '$core/tray/gauge-kinds.ts';
 import { query, type Queryable } from '../db/pool.ts';
-
-export interface Gauge extends GaugeRef {
-  kind: GaugeKind;
-  perRevMm: number | null;
-  calibratedOn: string | null;
-}
 
 const COLUMNS = `id, name, kind, resolution, accuracy, per_rev_mm AS "perRevMm", calibrated_on::text AS "calibratedOn"`;
 
 export const gauges = () =>
-  query<Gauge & Record<string, unknown>>('gauges', `SELECT ${COLUMNS} FROM gauge ORDER BY kind, resolution, name`);
+  query<TrayGauge & Record<string, unknown>>('gauges', `SELECT ${COLUMNS} FROM gauge ORDER BY kind, resolution, name`);
 
-export async function gaugeById(id: string, on?: Queryable): Promise<Gauge | null> {
-  const [row] = await query<Gauge & Record<string, unknown>>(
+export async function gaugeById(id: string, on?: Queryable): Promise<TrayGauge | null> {
+  const [row] = await query<TrayGauge & Record<string, unknown>>(
     'gauge-by-id',
     `SELECT ${COLUMNS} FROM gauge WHERE id = $1`,
     [id],
@@ -23,7 +16,7 @@ export async function gaugeById(id: string, on?: Queryable): Promise<Gauge | nul
   return row ?? null;
 }
 
-export async function addGauge(g: Gauge): Promise<void> {
+export async function addGauge(g: TrayGauge): Promise<void> {
   await query(
     'gauge-add',
     `INSERT INTO gauge (id, name, kind, resolution, accuracy, per_rev_mm, calibrated_on) VALUES ($1, $2, $3, $4, $5, $6, $7)

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Person } from '$core/job/index.ts';
-import { query } from '../db/pool.ts';
+import { query, type Queryable } from '../db/pool.ts';
 import { notFound } from '../errors.ts';
 
 export type JobRow = {
@@ -18,8 +18,8 @@ const COLUMNS = `j.id, j.engine_id AS "engineId", e.name AS "engineName", j.shee
   p.name AS "openedBy", j.opened_at AS "openedAt", j.last_seq AS "lastSeq"`;
 const FROM = 'FROM job j JOIN engine e ON e.id = j.engine_id JOIN person p ON p.id = j.opened_by';
 
-export async function jobById(id: string): Promise<JobRow> {
-  const [row] = await query<JobRow>('job-by-id', `SELECT ${COLUMNS} ${FROM} WHERE j.id = $1`, [id]);
+export async function jobById(id: string, on?: Queryable): Promise<JobRow> {
+  const [row] = await query<JobRow>('job-by-id', `SELECT ${COLUMNS} ${FROM} WHERE j.id = $1`, [id], on);
   if (!row) throw notFound('job');
   return row;
 }
@@ -42,10 +42,8 @@ export async function openJob(
 
 export type FloorRow = JobRow & {
   summary: string;
-  throughSeq: number | null;
-  throughSheet: number | null;
-  sheetVersion: number;
-  coreVersion: string | null;
+  /** its derived line does not include all of its log, its data sheet or this core */
+  behind: boolean;
   next: string | null;
   waits: string | null;
   waitsText: string | null;
@@ -56,23 +54,64 @@ export type FloorRow = JobRow & {
   lastAt: Date | null;
 };
 
+/** Jobs on a page of the floor. */
+export const FLOOR_PAGE = 40;
+
+/** Jobs that are not finished, finished ones of the last two weeks, and those that were never worked out. */
+const ON_THE_FLOOR = `
+  WITH shown AS (
+    SELECT job_id FROM job_line WHERE waits <> 'signed'
+    UNION ALL SELECT job_id FROM job_line WHERE waits = 'signed' AND last_at > now() - interval '14 days'
+    UNION ALL SELECT id FROM job n WHERE NOT EXISTS (SELECT 1 FROM job_line o WHERE o.job_id = n.id)
+  )`;
+/** Which of them are asked for: a person who opened the job or wrote in it last, and words that all stand in its row. */
+export interface FloorFilter {
+  who: string | null;
+  /** words as they were typed, in lower case */
+  words: string[];
+  /** run sheets whose name holds a word, by the word's place */
+  sheets: string[][];
+}
+const FILTER = `
+  ($1::text IS NULL OR p.name = $1 OR EXISTS (
+    SELECT 1 FROM event w JOIN person wp ON wp.id = w.by_person WHERE w.job_id = j.id AND w.seq = j.last_seq AND wp.name = $1))
+  AND NOT EXISTS (
+    SELECT 1 FROM jsonb_array_elements($2::jsonb) a
+    WHERE NOT (position(a ->> 'word' in lower(concat_ws(' ', e.name, e.summary, l.next, l.waits_text))) > 0
+      OR a -> 'sheets' ? j.sheet))`;
+const filterValues = ({ who, words, sheets }: FloorFilter) => [
+  who,
+  JSON.stringify(words.map((word, k) => ({ word, sheets: sheets[k] ?? [] })))
+];
+const PLACED = `FROM shown s JOIN job j ON j.id = s.job_id JOIN person p ON p.id = j.opened_by JOIN engine e ON e.id = j.engine_id
+  LEFT JOIN job_line l ON l.job_id = j.id WHERE ${FILTER}`;
+const ORDER = 'ORDER BY l.rank NULLS FIRST, j.promised_on NULLS LAST, j.opened_at, j.id';
+
 /**
- * The jobs on the floor with their derived line: what can be done now first, then by promised day.
- * Finished ones stay for two weeks.
+ * A page of the floor with its derived lines: what can be done now first, then by promised day. Nothing is worked out
+ * here: a row that is behind says so.
  */
-export const floorRows = () =>
+export const floorRows = (coreVersion: string, filter: FloorFilter, page: number) =>
   query<FloorRow>(
     'floor',
-    `SELECT ${COLUMNS}, e.summary, l.through_seq AS "throughSeq", l.through_sheet AS "throughSheet", l.core_version AS "coreVersion",
-            coalesce((SELECT max(id) FROM sheet_value WHERE engine_id = j.engine_id), 0) AS "sheetVersion",
+    `${ON_THE_FLOOR}, placed AS (SELECT j.id ${PLACED} ${ORDER} LIMIT $3 OFFSET $4)
+     SELECT ${COLUMNS}, e.summary,
+            (l.job_id IS NULL OR l.through_seq <> j.last_seq OR l.core_version <> $5 OR l.through_sheet <> e.sheet_version) AS behind,
             l.next, l.waits, l.waits_text AS "waitsText", l.rank, l.done, l.total, lp.name AS "lastBy", le.at AS "lastAt"
-     ${FROM}
+     FROM placed JOIN job j ON j.id = placed.id JOIN engine e ON e.id = j.engine_id JOIN person p ON p.id = j.opened_by
      LEFT JOIN job_line l ON l.job_id = j.id
      LEFT JOIN event le ON le.job_id = j.id AND le.seq = j.last_seq
      LEFT JOIN person lp ON lp.id = le.by_person
-     WHERE l.waits IS DISTINCT FROM 'signed' OR coalesce(le.at, j.opened_at) > now() - interval '14 days'
-     ORDER BY l.rank NULLS FIRST, j.promised_on NULLS LAST, j.opened_at
-     LIMIT 200`
+     ${ORDER}`,
+    [...filterValues(filter), FLOOR_PAGE, page * FLOOR_PAGE, coreVersion]
+  );
+
+/** How many jobs the floor has, and how many wait for what. */
+export const floorCounts = (filter: FloorFilter) =>
+  query<{ waits: string | null; n: number }>(
+    'floor-counts',
+    `${ON_THE_FLOOR} SELECT l.waits, count(*)::int AS n ${PLACED} GROUP BY l.waits`,
+    filterValues(filter)
   );
 
 export const jobsOfEngine = (engineId: string) =>

@@ -1,5 +1,6 @@
-import type { Part, Person, StockItem } from '$core/job/index.ts';
-import type { PartKind } from '$core/job/run-sheet.ts';
+import type { Person } from '$core/job/index.ts';
+import type { Part, StockItem } from '$core/tray/part-kinds.ts';
+import type { PartKind } from '$core/tray/part-kinds.ts';
 import { query, withTransaction, type Queryable } from '../db/pool.ts';
 import { Refusal } from '../errors.ts';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Reading } from '$core/job/replay.ts';
+  import type { Reading } from '$core/job/replayed.ts';
   import type { SweepWork } from '$core/domains/curves/sweep-work.ts';
   import { formatSpeed } from '$core/units/format.ts';
   import { plusMinus } from '$core/job/words.ts';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { curveTotal } from '$core/calculations/curve/curve-total.ts';
-import { type Knot } from '$core/calculations/curve/knots.ts';
+  import { type Knot } from '$core/calculations/curve/knots.ts';
   import { formatSpeed } from '$core/units/format.ts';
 
   interface Props {

@@ -5,7 +5,7 @@
   import { matchInput, predict, type RecurveWork } from '$core/domains/curves/recurve-work.ts';
   import type { SweepWork } from '$core/domains/curves/sweep-work.ts';
   import type { Engine } from '$core/engine/engine.ts';
-  import type { StockItem } from '$core/job/index.ts';
+  import type { StockItem } from '$core/tray/part-kinds.ts';
   import CurveChart from './CurveChart.svelte';
   import CurveFiles from './CurveFiles.svelte';
   import { ghostOf, picture, predictedPoints } from './curve-series.ts';

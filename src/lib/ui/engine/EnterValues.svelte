@@ -1,18 +1,19 @@
 <script lang="ts">
-  import { fieldOf } from '$core/sheets/data-sheet.ts';
+  import type { Field } from '$core/engine/fields.ts';
   import { unitsOf } from '$core/units/units.ts';
-  import type { Prefs } from '$lib/prefs.ts';
+  import type { Prefs } from '$lib/reader/prefs.ts';
 
   interface Props {
     engineId: string;
-    names: string[];
+    /** the values asked for, with all that the data sheet says of them */
+    fields: Field[];
     prefs: Prefs;
     source?: string;
     onentered: () => void;
   }
-  let { engineId, names, prefs, source: firstSource = '', onentered }: Props = $props();
+  let { engineId, fields, prefs, source: firstSource = '', onentered }: Props = $props();
 
-  const fields = $derived(names.map((n) => fieldOf(n)!).filter(Boolean));
+  const fieldOf = (name: string) => fields.find((f) => f.name === name);
   let given = $state<Record<string, string>>({});
   let units = $state<Record<string, string>>({});
   // svelte-ignore state_referenced_locally

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { markCheck } from '$core/calculations/mark/mark-check.ts';
   import XyChart, { type Series } from '../charts/XyChart.svelte';
-  import { dateText } from '../dates.ts';
+  import { dateText, type Clock } from '$lib/reader/dates.ts';
 
   interface Mark {
     jobId: string;
@@ -9,7 +9,7 @@
     value: number;
     u: number | null;
   }
-  let { marks }: { marks: Mark[] } = $props();
+  let { marks, clock }: { marks: Mark[]; clock: Clock } = $props();
 
   const year = (iso: string) => {
     const d = new Date(iso);
@@ -50,7 +50,7 @@
       return rows.length > 1
         ? 'The mark has not moved, as far as the gauges could show'
         : 'One job has judged the mark';
-    return `The ring creeps: ${Math.abs(total).toFixed(1)}° ${total > 0 ? 'earlier' : 'later'} since ${dateText(rows[0]!.at)}`;
+    return `The ring creeps: ${Math.abs(total).toFixed(1)}° ${total > 0 ? 'earlier' : 'later'} since ${dateText(rows[0]!.at, clock)}`;
   });
 </script>
 
@@ -72,7 +72,7 @@
   <tbody>
     {#each rows as r (r.jobId)}
       <tr>
-        <td><a href="/jobs/{r.jobId}">{dateText(r.at)}</a></td>
+        <td><a href="/jobs/{r.jobId}">{dateText(r.at, clock)}</a></td>
         <td class="n"
           ><b>{Math.abs(r.value).toFixed(2)}° {r.value > 0 ? 'early' : r.value < 0 ? 'late' : ''}</b> ± {(
             2 * (r.u ?? 0)

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { Reading } from '$core/job/replay.ts';
-  import type { Prefs } from '$lib/prefs.ts';
-  import { understood } from '../units.ts';
+  import type { Reading } from '$core/job/replayed.ts';
+  import type { Prefs } from '$lib/reader/prefs.ts';
+  import { understood } from '../../reader/units.ts';
 
   interface Props {
     reading: Reading;

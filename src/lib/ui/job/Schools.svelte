@@ -1,10 +1,9 @@
 <script lang="ts">
-  import { schoolOf } from '$core/sheets/schools.ts';
-  import { type SchoolId } from '$core/sheets/school-ways.ts';
+  import type { SchoolId } from '$core/domains/list.ts';
   import type { JobSession } from './session.svelte.ts';
 
   let { session, id }: { session: JobSession; id: SchoolId } = $props();
-  const school = $derived(schoolOf(id));
+  const school = $derived(session.sheet.words.schools[id]!);
   const chosen = $derived(session.state.schools[id]);
   const name = $derived(school.options.find((o) => o.id === chosen.option)?.name ?? chosen.option);
 </script>

@@ -1,15 +1,17 @@
 <script lang="ts">
   import type { StepView } from '$core/job/index.ts';
-  import { flags } from '$core/sheets/flags.ts';
+  import type { FlagWords } from '$core/job/run-sheet.ts';
 
   interface Props {
     steps: StepView[];
+    /** how the states of the run sheet are said */
+    flags: Record<string, FlagWords>;
     current: number | null;
     selected: string;
     note: (v: StepView) => string;
     onselect: (id: string) => void;
   }
-  let { steps, current, selected, note, onselect }: Props = $props();
+  let { steps, flags, current, selected, note, onselect }: Props = $props();
 
   const phases = $derived.by(() => {
     const out: { name: string; steps: StepView[]; done: number }[] = [];
@@ -39,7 +41,7 @@
     v.state === 'skipped'
       ? `skipped: ${v.mark!.reason}`
       : v.state === 'blocked'
-        ? `held: ${[...v.missing.map((f) => flags[f].off), ...v.stillOn.map((f) => flags[f].on)].slice(0, 2).join(', ')}`
+        ? `held: ${[...v.missing.map((f) => flags[f]!.off), ...v.stillOn.map((f) => flags[f]!.on)].slice(0, 2).join(', ')}`
         : v.state === 'repeat'
           ? 'to be repeated'
           : v.state === 'not-needed'

@@ -1,13 +1,15 @@
 <script lang="ts">
+  import { NOWHERE } from '$core/domains/crank/crank-place.ts';
+  import * as crankWords from '$core/domains/crank/words.ts';
   import type { JobSession } from './session.svelte.ts';
   import { settledFigures, words } from '$core/job/index.ts';
   import { ruleText } from '$core/job/rules.ts';
   import { cycleDegOf, valvesOf } from '$core/engine/engine.ts';
   import { resultText } from '$core/job/figure-text.ts';
-  import type { Prefs } from '$lib/prefs.ts';
+  import type { Prefs } from '$lib/reader/prefs.ts';
   import TwoLapDial from '../instruments/two-lap-dial/TwoLapDial.svelte';
   import Verdict from '../primitives/Verdict.svelte';
-  import { lengthText } from '../units.ts';
+  import { lengthText } from '../../reader/units.ts';
   import type { JobView } from './view.svelte.ts';
 
   let {
@@ -21,22 +23,23 @@
   const engine = $derived(session.engine);
   const cycle = $derived(cycleDegOf(engine));
   const place = $derived(view.place);
+  const crank = $derived(state.work.crank ?? NOWHERE);
   const plan = $derived(view.plan);
-  const figures = $derived(settledFigures(state, engine));
+  const figures = $derived(settledFigures(state));
   const len = $derived(lengthText(prefs));
   const valves = $derived(valvesOf(engine));
   const sentences = $derived(
-    plan && view.target ? words.planText(plan, prefs.view, view.target, cycleDegOf(session.engine)) : []
+    plan && view.target ? crankWords.planText(plan, prefs.view, view.target, cycleDegOf(session.engine)) : []
   );
-  const turnable = $derived(state.tdc.found !== null || place.crankDeg !== null);
-  const placed = $derived(words.placeText(place, cycle));
+  const turnable = $derived((state.work.tdc?.found ?? null) !== null || place.crankDeg !== null);
+  const placed = $derived(crankWords.placeText(place, cycle));
 </script>
 
 <aside class="state" aria-label="Where the engine is">
   <TwoLapDial
     cycleDeg={cycle}
-    deg={state.crank.crankDeg}
-    strokeKnown={state.crank.strokeKnown}
+    deg={crank.crankDeg}
+    strokeKnown={crank.strokeKnown}
     targetDeg={view.target?.deg ?? null}
     {plan}
     {valves}

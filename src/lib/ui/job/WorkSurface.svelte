@@ -1,13 +1,12 @@
 <script lang="ts">
   import { missingValues, words } from '$core/job/index.ts';
-  import type { Reading } from '$core/job/replay.ts';
-  import { flags, isHard } from '$core/sheets/flags.ts';
-  import { hazards } from '$core/sheets/hazards.ts';
+  import type { Reading } from '$core/job/replayed.ts';
+  import type { SchoolId } from '$core/domains/list.ts';
   import { notSettled } from '$core/job/admit.ts';
-  import type { Prefs } from '$lib/prefs.ts';
+  import type { Prefs } from '$lib/reader/prefs.ts';
   import Lazy from '../primitives/Lazy.svelte';
-  import { loadSurface, surfaceHere } from './surfaces/load.ts';
-  import { lengthText } from '../units.ts';
+  import { loadSurface, surfaceHere } from '../surfaces/load.ts';
+  import { lengthText } from '../../reader/units.ts';
   import Caution from './Caution.svelte';
   import type { ReadingLine } from './line.svelte.ts';
   import type { JobSession } from './session.svelte.ts';
@@ -30,9 +29,11 @@
   const settled = $derived(v.state === 'done' || v.state === 'skipped');
   const open = $derived(v.state === 'open' || v.state === 'blocked' || v.state === 'repeat');
   const unsettled = $derived(open && session.refusal?.code === 'not-proved' ? notSettled(session.state, v) : null);
-  const soft = $derived([...v.missing, ...v.stillOn].filter((f) => !isHard(f)));
+  const flags = $derived(session.sheet.words.flags);
+  const hazards = $derived(step.hazards.map((h) => session.sheet.words.hazards[h]!));
+  const soft = $derived([...v.missing, ...v.stillOn].filter((f) => !flags[f]!.hard));
   const amend = (r: Reading) => onask({ for: 'amend', reading: r }, r.text);
-  const giver = (f: string) => session.sheet.steps.find((s) => (s.sets as string[]).includes(f));
+  const giver = (f: string) => session.sheet.steps.find((s) => s.sets.includes(f));
   const Here = $derived(surfaceHere(step.surface));
   const given = $derived({ session, view, line, prefs, stepId: step.id, onamend: amend });
   const remarks = $derived(session.state.replayed.remarks.filter((r) => r.step === step.id));
@@ -63,10 +64,10 @@
     {#if open && step.hazards.length}
       <Caution>
         <p>
-          {#each step.hazards as h (h)}<b>{hazards[h].title}</b>
-            {hazards[h].text + ' '}{/each}
+          {#each hazards as h (h.title)}<b>{h.title}</b>
+            {h.text + ' '}{/each}
         </p>
-        <p class="defer">Defers to {words.list([...new Set(step.hazards.map((h) => hazards[h].defer))])}.</p>
+        <p class="defer">Defers to {words.list([...new Set(hazards.map((h) => h.defer))])}.</p>
       </Caution>
     {/if}
     {#if v.state === 'blocked'}
@@ -75,24 +76,24 @@
         <ul class="held">
           {#each v.missing as f (f)}
             <li>
-              {flags[f].off}
+              {flags[f]!.off}
               {#if giver(f)}<button class="link" onclick={() => (view.picked = giver(f)!.id)}
                   >to “{giver(f)!.title}”</button
                 >{/if}
               <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: true })}
-                >it is so: {flags[f].on}</button
+                >it is so: {flags[f]!.on}</button
               >
             </li>
           {/each}
           {#each v.stillOn as f (f)}<li>
-              {flags[f].on}
+              {flags[f]!.on}
               <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: false })}
-                >it is so: {flags[f].off}</button
+                >it is so: {flags[f]!.off}</button
               >
             </li>{/each}
         </ul>
         {#if soft.length}<button class="link" onclick={() => onask({ for: 'override', step, flags: soft })}
-            >Go on without {words.list(soft.map((f) => flags[f].on))}, and say why</button
+            >Go on without {words.list(soft.map((f) => flags[f]!.on))}, and say why</button
           >{/if}
       </Caution>
     {/if}
@@ -121,14 +122,22 @@
       {#key lacks.join()}
         <Lazy
           load={() => import('../engine/EnterValues.svelte')}
-          props={{ engineId: session.engine.id, names: lacks, prefs, onentered: () => session.refreshEngine() }}
+          props={{
+            engineId: session.engine.id,
+            fields: session.sheet.words.fields.filter((f) => lacks.includes(f.name)),
+            prefs,
+            onentered: () => session.refreshEngine()
+          }}
         />
       {/key}
     {/if}
     {#if step.school === 'tdc'}<Lazy
-        load={() => import('./surfaces/TdcMethods.svelte')}
+        load={() => import('../surfaces/crank/TdcMethods.svelte')}
         props={{ session, line }}
-      />{:else if step.school}<Lazy load={() => import('./Schools.svelte')} props={{ session, id: step.school }} />{/if}
+      />{:else if step.school}<Lazy
+        load={() => import('./Schools.svelte')}
+        props={{ session, id: step.school as SchoolId }}
+      />{/if}
 
     {#if step.choices.length}<Lazy
         load={() => import('./StepChoices.svelte')}

@@ -1,11 +1,12 @@
 import type { Unit } from '$core/units/units.ts';
+import type { ParsedReading } from '$core/calculations/reading/reading-parse.ts';
 import { doubt } from '$core/job/doubt.ts';
-import { nextSlot, readFor, type Aim } from '$core/job/next-slot.ts';
-import type { Reading } from '$core/job/replay.ts';
-import type { Slot, Step } from '$core/job/run-sheet.ts';
-import type { FlagId } from '$core/sheets/flags.ts';
-import type { Prefs } from '$lib/prefs.ts';
-import { lengthText, understood, unitFor } from '../units.ts';
+import type { Aim } from '$core/job/domain.ts';
+import { nextSlot, readFor } from '$core/job/next-slot.ts';
+import type { Reading } from '$core/job/replayed.ts';
+import { slotOf, type Slot, type Step } from '$core/job/run-sheet.ts';
+import type { Prefs } from '$lib/reader/prefs.ts';
+import { lengthText, understood, unitFor } from '../../reader/units.ts';
 import type { JobSession } from './session.svelte.ts';
 
 /** What the line at the foot is open for. Everything typed on a job goes through it. */
@@ -14,7 +15,7 @@ export type Asking =
   | { for: 'amend'; reading: Reading }
   | { for: 'amend-why'; reading: Reading; text: string }
   | { for: 'skip'; step: Step }
-  | { for: 'override'; step: Step; flags: FlagId[] }
+  | { for: 'override'; step: Step; flags: string[] }
   | { for: 'remark'; step: Step | null };
 
 /** The reading line: what is typed, what it is understood to be, and what Enter will do with it. */
@@ -38,7 +39,7 @@ export class ReadingLine {
     if (!step) return null;
     if (this.asking.for === 'amend') {
       const { reading } = this.asking;
-      const slot = step.slots.find((s) => reading.slot.startsWith(s.slot)) ?? this.#anySlot(reading);
+      const slot = slotOf(step, reading.slot) ?? this.#anySlot(reading);
       return slot ? { slot, as: reading.slot, n: null } : null;
     }
     return nextSlot(this.session.state, step, this.prefer);
@@ -114,7 +115,7 @@ export class ReadingLine {
     const read = this.#read(step, typed, this.prefer);
     if (!read.ok) return false;
     const { aim, figure, text } = read.out;
-    const why = doubt(this.session.state, this.session.engine, step, aim, figure, text, lengthText(this.prefs()));
+    const why = this.#doubt(step, aim, figure, text);
     if (why && this.doubted !== typed) {
       this.doubted = typed;
       return false;
@@ -136,18 +137,13 @@ export class ReadingLine {
     const step = this.step();
     if (!step || this.doubted === '' || this.doubted !== this.text.trim()) return null;
     const read = this.#read(step, this.doubted, this.prefer);
-    return read.ok
-      ? doubt(
-          this.session.state,
-          this.session.engine,
-          step,
-          read.out.aim,
-          read.out.figure,
-          read.out.text,
-          lengthText(this.prefs())
-        )
-      : null;
+    return read.ok ? this.#doubt(step, read.out.aim, read.out.figure, read.out.text) : null;
   });
+
+  #doubt(step: Step, aim: Aim, figure: ParsedReading, text: string): string | null {
+    const { state, engine } = this.session;
+    return doubt({ state, engine, step, aim, figure, text, len: lengthText(this.prefs()) });
+  }
 
   #gaugeFor(slot: Slot) {
     const all = this.session.gaugesOf(slot.gauge);
@@ -170,9 +166,8 @@ export class ReadingLine {
   }
 
   #anySlot(reading: Reading) {
-    return this.session.sheet.steps
-      .find((s) => s.id === reading.step)
-      ?.slots.find((s) => reading.slot.startsWith(s.slot));
+    const step = this.session.sheet.steps.find((s) => s.id === reading.step);
+    return step && slotOf(step, reading.slot);
   }
 
   #close(done: boolean): boolean {

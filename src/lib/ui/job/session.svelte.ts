@@ -1,14 +1,20 @@
 import type { Engine } from '$core/engine/engine.ts';
-import { admit, type EventBody, type JobEvent, type Person, type RunSheet, type StockItem } from '$core/job/index.ts';
-import { stateOf } from '$lib/job-state-memo.ts';
-import { readingParse } from '$core/calculations/reading/reading-parse.ts';
-import type { Quantity, Unit } from '$core/units/units.ts';
+import {
+  admit,
+  understand,
+  type Domain,
+  type Draft,
+  type JobEvent,
+  type Person,
+  type RunSheet
+} from '$core/job/index.ts';
 import type { EventInput } from '$core/job/event-input.ts';
-import type { Gauge } from '$lib/server/repositories/gauges.ts';
+import type { TrayGauge } from '$core/tray/gauge-kinds.ts';
+import type { StockItem } from '$core/tray/part-kinds.ts';
 import { Outbox, type Refused } from './outbox.svelte.ts';
+import { stateOf } from './state-memo.ts';
 
-type WithoutId<T> = T extends unknown ? Omit<T, 'id'> : never;
-export type Draft = WithoutId<EventInput>;
+export type { Draft };
 
 /**
  * One job on one screen: the log as the server has it, what was said here and is not heard yet, and the state that
@@ -23,7 +29,8 @@ export class JobSession {
   stock = $state.raw<StockItem[]>([]);
   readonly jobId: string;
   readonly sheet: RunSheet;
-  #gauges: Gauge[];
+  readonly #domains: Domain[];
+  #gauges: TrayGauge[];
   #me: () => Person | null;
   #fetching: Promise<void> | null = null;
 
@@ -31,15 +38,17 @@ export class JobSession {
     data: {
       job: { id: string };
       sheet: RunSheet;
+      domains: Domain[];
       engine: Engine;
       log: JobEvent[];
-      gauges: Gauge[];
+      gauges: TrayGauge[];
       stock: StockItem[];
     },
     me: () => Person | null
   ) {
     this.jobId = data.job.id;
     this.sheet = data.sheet;
+    this.#domains = data.domains;
     this.stock = data.stock;
     this.engine = data.engine;
     this.log = data.log;
@@ -62,10 +71,10 @@ export class JobSession {
     return [...this.log, ...pending] as JobEvent[];
   });
 
-  readonly state = $derived.by(() => stateOf(this.sheet, this.engine, this.all));
+  readonly state = $derived.by(() => stateOf(this.sheet, this.engine, this.all, this.#domains));
   readonly unsent = $derived.by(() => new Set(this.outbox.waiting.map((p) => p.input.id)));
 
-  gaugesOf(kind: string): Gauge[] {
+  gaugesOf(kind: string): TrayGauge[] {
     return this.#gauges.filter((g) => g.kind === kind);
   }
 
@@ -82,8 +91,13 @@ export class JobSession {
         code: 'nobody-acts',
         message: 'Choose your name at the top first: every reading is kept with who took it.'
       });
-    const body = this.#understand(draft);
-    if ('refused' in body) return this.#refuse(body.refused);
+    const read = understand(draft, {
+      gauge: (g) => this.#gauges.find((x) => x.id === g),
+      part: (p) => this.stock.find((x) => x.id === p),
+      quantityOf: (r) => this.state.readings.find((x) => x.id === r)?.quantity
+    });
+    if (!read.ok) return this.#refuse({ code: read.error.code, message: read.error.message });
+    const body = read.out;
     const answer = admit(this.state, this.engine, this.all, body);
     if (!answer.ok) return this.#refuse({ code: answer.error.code, message: answer.error.message });
     const id = crypto.randomUUID();
@@ -131,10 +145,9 @@ export class JobSession {
   }
 
   async refreshEngine(): Promise<void> {
-    const r = await fetch(`/api/engines/${this.engine.id}`).catch(() => null);
-    // what earlier jobs found belongs to this job, not to the sheet
-    if (r?.ok)
-      this.engine = { ...(await r.json()).out, earlierMarks: this.engine.earlierMarks, earlier: this.engine.earlier };
+    // the data sheet, and what earlier jobs found: both are told as a change of the engine
+    const r = await fetch(`/api/jobs/${this.jobId}/engine`).catch(() => null);
+    if (r?.ok) this.engine = (await r.json()).out;
   }
 
   async refreshStock(): Promise<void> {
@@ -164,34 +177,5 @@ export class JobSession {
   #refuse(r: Refused): Refused {
     this.refusal = r;
     return r;
-  }
-
-  #understand(draft: Draft): EventBody | { refused: Refused } {
-    if (draft.kind === 'take') {
-      const { step, part, items } = draft;
-      const parts = items.flatMap((id) => this.stock.find((s) => s.id === id) ?? []);
-      return parts.length === items.length
-        ? { kind: 'take', step, part, parts }
-        : { refused: { code: 'out-of-stock', message: 'One of these is no longer in the tray: choose another pick.' } };
-    }
-    if (draft.kind !== 'reading' && draft.kind !== 'amend') return draft as EventBody;
-    const quantity: Quantity | undefined =
-      draft.kind === 'reading' ? draft.quantity : this.state.readings.find((r) => r.id === draft.replaces)?.quantity;
-    if (!quantity)
-      return { refused: { code: 'no-such-reading', message: 'That reading is not in this log any more.' } };
-    const gauge = this.#gauges.find((g) => g.id === draft.gaugeId) ?? null;
-    const read = readingParse({
-      text: draft.text,
-      quantity,
-      defaultUnit: draft.defaultUnit as Unit,
-      ...(gauge?.perRevMm ? { perRevMm: gauge.perRevMm } : {})
-    });
-    if (!read.ok) return { refused: { code: read.error.code, message: read.error.message } };
-    const { gaugeId: _, defaultUnit: __, ...rest } = draft;
-    return {
-      ...rest,
-      ...read.out,
-      gauge: gauge && { id: gauge.id, name: gauge.name, resolution: gauge.resolution, accuracy: gauge.accuracy }
-    } as EventBody;
   }
 }

@@ -1,8 +1,8 @@
+import * as crankWords from '$core/domains/crank/words.ts';
 import { mod } from '$core/numerics/angles.ts';
-import type { CrankPlace } from '$core/domains/crank/crank-place.ts';
-import { words } from '$core/job/index.ts';
+import { NOWHERE, type CrankPlace } from '$core/domains/crank/crank-place.ts';
 import { cycleDegOf } from '$core/engine/engine.ts';
-import type { Prefs } from '$lib/prefs.ts';
+import type { Prefs } from '$lib/reader/prefs.ts';
 import type { JobSession } from './session.svelte.ts';
 
 /** What one screen looks at: the step in view, the dial while it is being turned, and the plan from there. */
@@ -25,15 +25,15 @@ export class JobView {
 
   /** Where the crank is, or where the hand on the dial has it at this moment. */
   readonly place = $derived.by((): CrankPlace => {
-    const { crank } = this.session.state;
+    const { crank = NOWHERE } = this.session.state.work;
     if (this.#held === null) return crank;
     const cycle = crank.strokeKnown ? cycleDegOf(this.session.engine) : 360;
     return { ...crank, crankDeg: mod(this.#held, cycle), uDeg: null, from: 'told', lastMove: 'unknown' };
   });
 
-  readonly target = $derived.by(() => words.crankTarget(this.session.state, this.selected.step));
+  readonly target = $derived.by(() => crankWords.crankTarget(this.session.state, this.selected.step));
   readonly plan = $derived.by(() =>
-    words.planTo(this.target, this.session.state, this.session.engine, this.prefs().view, this.place)
+    crankWords.planTo(this.target, this.session.state, this.session.engine, this.prefs().view, this.place)
   );
 
   turning(deg: number | null): void {

@@ -7,7 +7,10 @@
   let problem = $state('');
   const me = $derived(page.data.person as { id: string; name: string } | null);
   const people = $derived((page.data.people ?? []) as { id: string; name: string; role: string }[]);
-  const prefs = $derived(page.data.prefs as { theme: string; length: string });
+  const prefs = $derived(page.data.prefs as { theme: string; length: string; zone: string });
+  const zones = $derived(
+    open ? [...new Set([prefs.zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])] : [prefs.zone]
+  );
   // nobody chosen yet: the first thing to settle
   $effect(() => {
     if (!me && page.data.people) open = true;
@@ -95,6 +98,15 @@
           </select></label
         >
       </div>
+      <label class="zone"
+        >The workshop’s clock <select
+          class="field"
+          value={prefs.zone}
+          onchange={(e) => send('/api/workshop', { zone: e.currentTarget.value })}
+        >
+          {#each zones as z (z)}<option value={z}>{z}</option>{/each}
+        </select></label
+      >
       {#if me}<button class="button" onclick={() => (open = false)}>Close</button>{/if}
     </div>
   {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
-  import type { StockItem } from '$core/job/index.ts';
+  import type { StockItem } from '$core/tray/part-kinds.ts';
   import type { LengthText } from '$core/job/words.ts';
 
   /** Parts of the tray by kind, with what is left and what is running out; a count changes by what came or went. */

@@ -12,7 +12,7 @@ const body = z.strictObject({
 /** Remembers how this device likes to see things. */
 export const POST = api(async (event: RequestEvent) => {
   const prefs = { ...event.locals.prefs, ...(await readBody(event, body)) };
-  event.cookies.set('nemrik-prefs', JSON.stringify(prefs), {
+  event.cookies.set('nemrik-prefs', JSON.stringify({ ...prefs, zone: undefined }), {
     path: '/',
     httpOnly: true,
     sameSite: 'lax',

@@ -1,11 +1,12 @@
 <script lang="ts">
+  import * as crankWords from '$core/domains/crank/words.ts';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { words } from '$core/job/index.ts';
   import { cycleDegOf } from '$core/engine/engine.ts';
   import { JobSession } from '$lib/ui/job/session.svelte.ts';
   import { JobView } from '$lib/ui/job/view.svelte.ts';
-  import { lengthText } from '$lib/ui/units.ts';
+  import { lengthText } from '$lib/reader/units.ts';
   import { inField } from '$lib/ui/keys/keys.ts';
 
   let { data } = $props();
@@ -28,14 +29,19 @@
     <h1>Turn {words.turnWord(first.turn)} <small>seen from the {data.prefs.view}</small></h1>
     <p class="figure" aria-live="polite">{first.degrees.toFixed(1)}°</p>
     <p class="say">
-      {pace ? `${pace} … ` : ''}{words.planText(plan!, data.prefs.view, view.target!, cycleDegOf(session.engine))[0]}
+      {pace ? `${pace} … ` : ''}{crankWords.planText(
+        plan!,
+        data.prefs.view,
+        view.target!,
+        cycleDegOf(session.engine)
+      )[0]}
     </p>
   {:else}
     <h1>{words.headline(session.state, session.engine, v, lengthText(data.prefs))}</h1>
     <p class="say">{v.step.accept}</p>
   {/if}
   <p class="place">
-    Now {words.placeText(view.place, cycleDegOf(session.engine))}{view.place.crankDeg !== null &&
+    Now {crankWords.placeText(view.place, cycleDegOf(session.engine))}{view.place.crankDeg !== null &&
     !view.place.strokeKnown
       ? ', stroke not proved'
       : ''}

@@ -1,7 +1,8 @@
-import { loadDomains } from '$lib/ui/job/domains.ts';
+import { addressOf, loadSheet } from '$lib/ui/job/sheet.ts';
 import type { PageLoad } from './$types';
 
-export const load: PageLoad = async ({ data }) => {
-  await loadDomains(data.sheet);
-  return data;
-};
+export const load: PageLoad = async ({ data, fetch }) => ({
+  ...data,
+  ...(await loadSheet(data.sheet, fetch)),
+  sheetAddress: addressOf(data.sheet)
+});

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { sweepFinding } from '$core/domains/curves/sweep-work.ts';
   import { formatSpeed } from '$core/units/format.ts';
-  import { intervalsFinding } from '$core/domains/curves/other-work.ts';
-  import { dateText } from '$lib/ui/dates.ts';
+  import { intervalsFinding } from '$core/domains/curves/lobes-work.ts';
+  import { dateText } from '$lib/reader/dates.ts';
   import { numberOf, vacuumCurveOf } from '$core/engine/engine.ts';
-  import { stateOf } from '$lib/job-state-memo.ts';
+  import { stateOf } from '$lib/ui/job/state-memo.ts';
   import CurveTable from '$lib/ui/curves/CurveTable.svelte';
   import LoadMap from '$lib/ui/curves/LoadMap.svelte';
   import LobeCircle from '$lib/ui/curves/LobeCircle.svelte';
@@ -14,7 +14,7 @@
   import Frame from '$lib/ui/primitives/Frame.svelte';
 
   let { data } = $props();
-  const now = $derived(data.sheet ? stateOf(data.sheet, data.engine, data.log) : null);
+  const now = $derived(data.sheet ? stateOf(data.sheet, data.engine, data.log, data.domains) : null);
   const work = $derived(now?.work ?? null);
   // the newest sweep that shows a curve is the one that other springs are worked out from
   const sweep = $derived(work?.sweeps.findLast((s) => s.fit) ?? work?.sweeps[0] ?? null);
@@ -48,8 +48,8 @@
     <p class="quiet">
       {#if sweep}Measured {up} points up, {down} down{sweep.bench
           ? ', on the bench, doubled once for the crank'
-          : ', on the engine'}{now?.mark
-          ? `, the mark’s ${Math.abs(now.mark.errorDeg).toFixed(1)}° ${now.mark.errorDeg > 0 ? 'early' : 'late'} taken off`
+          : ', on the engine'}{now?.work.mark
+          ? `, the mark’s ${Math.abs(now.work.mark.errorDeg).toFixed(1)}° ${now.work.mark.errorDeg > 0 ? 'early' : 'late'} taken off`
           : ''}.{/if}
       {source ? `Limits: ${source}.` : 'The data sheet has no limits for the curve: nothing is judged.'}
       {#if data.job}<a href="/jobs/{data.job.id}">To the job</a>{:else}<a href="/jobs/new">Open a job to measure it</a
@@ -109,7 +109,7 @@
         <div>
           <h2>{intervalsFinding(out)}</h2>
           <p class="quiet small">
-            Read on <a href="/jobs/{data.spacing.jobId}">{dateText(data.spacing.at)}</a>. Run-out {out.runOutDeg.toFixed(
+            Read on <a href="/jobs/{data.spacing.jobId}">{dateText(data.spacing.at, data.prefs)}</a>. Run-out {out.runOutDeg.toFixed(
               2
             )}° explains {(100 * out.explained).toFixed(0)} % of it. Distributor degrees.
           </p>

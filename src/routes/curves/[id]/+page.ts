@@ -1,10 +1,7 @@
-import { register } from '$core/job/domain.ts';
-import { curvesDomain } from '$core/domains/curves/domain.ts';
-import { loadDomains } from '$lib/ui/job/domains.ts';
+import { loadSheet } from '$lib/ui/job/sheet.ts';
 import type { PageLoad } from './$types';
 
-export const load: PageLoad = async ({ data }) => {
-  register(curvesDomain);
-  if (data.sheet) await loadDomains(data.sheet);
-  return data;
-};
+export const load: PageLoad = async ({ data, fetch }) => ({
+  ...data,
+  ...(data.sheet ? await loadSheet(data.sheet, fetch) : { sheet: null, domains: [] })
+});

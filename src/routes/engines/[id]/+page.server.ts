@@ -1,25 +1,54 @@
+import { manifests } from '$core/domains/all.ts';
+import { sheetConflicts } from '$core/sheets/data-sheet.ts';
+import { sheetOf } from '$core/sheets/index.ts';
+import { fieldsBody } from '$lib/server/contents.ts';
 import { freshen } from '$lib/server/jobs/derive.ts';
 import { orError } from '$lib/server/load.ts';
 import { trendOf, trendsOf } from '$lib/server/repositories/derived.ts';
 import { engineById } from '$lib/server/repositories/engines.ts';
 import { jobsOfEngine } from '$lib/server/repositories/jobs.ts';
-import { sheetOf } from '$core/sheets/index.ts';
+import { lengthText } from '$lib/reader/units.ts';
+import type { Prefs } from '$lib/reader/prefs.ts';
+import { figureText } from '$core/job/figure-text.ts';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ params }) => orError(enginePage(params.id));
+export const load: PageServerLoad = ({ params, locals }) => orError(enginePage(params.id, locals.prefs));
 
-async function enginePage(id: string) {
+/** Figures that make a line in the history, as the trades declare them: key, title, kind, and words of their own. */
+const trends = manifests.flatMap((m) =>
+  Object.entries(m.figures).flatMap(([key, f]) =>
+    f.trend === undefined ? [] : [{ key, title: f.trend, kind: f.kind, text: m.trendText?.[key] }]
+  )
+);
+
+async function enginePage(id: string, prefs: Prefs) {
   await freshen(id);
   const [engine, jobs, marks, figures] = await Promise.all([
     engineById(id),
     jobsOfEngine(id),
     trendOf(id, 'mark'),
-    trendsOf(id, ['float', 'engagement', 'curve', 'model'])
+    trendsOf(
+      id,
+      trends.map((t) => t.key)
+    )
   ]);
+  const len = lengthText(prefs);
   return {
     engine,
+    fieldsHash: fieldsBody.hash,
+    conflicts: sheetConflicts(engine),
     marks: marks.map((m) => ({ ...m, at: m.at.toISOString() })),
-    figures: figures.map((f) => ({ ...f, at: f.at.toISOString() })),
+    trends: trends.flatMap(({ key, title, kind, text }) => {
+      const rows = figures
+        .filter((f) => f.key === key)
+        .map((f) => ({
+          jobId: f.jobId,
+          at: f.at.toISOString(),
+          text: text?.(f, len) ?? figureText(kind, f.value, f.u, len),
+          verdict: f.verdict
+        }));
+      return rows.length ? [{ title, rows }] : [];
+    }),
     jobs: jobs.map((j) => ({ ...j, openedAt: j.openedAt.toISOString(), title: sheetOf(j.sheet)?.title ?? j.sheet }))
   };
 }

@@ -1,21 +1,18 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
-  import { dataSheetFields } from '$core/sheets/data-sheet.ts';
-  import { sheetConflicts } from '$core/engine/sheet-values.ts';
   import EnterValues from '$lib/ui/engine/EnterValues.svelte';
-  import { givenText } from '$lib/ui/engine/given.ts';
+  import { givenText } from '$lib/reader/given.ts';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   import FigureTrends from '$lib/ui/engine/FigureTrends.svelte';
   import MarkTrend from '$lib/ui/engine/MarkTrend.svelte';
   import { numberOf } from '$core/engine/engine.ts';
-  import { lengthText } from '$lib/ui/units.ts';
-  import { dateText } from '$lib/ui/dates.ts';
+  import { dateText } from '$lib/reader/dates.ts';
 
   let { data } = $props();
   let entering = $state<string | null>(null);
-  const filled = $derived(dataSheetFields.filter((f) => data.engine.values[f.name]));
-  const empty = $derived(dataSheetFields.filter((f) => !data.engine.values[f.name]));
-  const conflicts = $derived(sheetConflicts(data.engine));
+  const filled = $derived(data.fields.filter((f) => data.engine.values[f.name]));
+  const empty = $derived(data.fields.filter((f) => !data.engine.values[f.name]));
+  const conflicts = $derived(data.conflicts);
   const open = $derived(data.jobs.filter((j) => j.waits !== 'signed').length);
   const headline = $derived(
     conflicts[0]?.message ??
@@ -49,7 +46,7 @@
             {#if f.group !== filled[k - 1]?.group}<tr class="group"><th colspan="4" scope="colgroup">{f.group}</th></tr
               >{/if}
             <tr>
-              <td>{f.label}</td><td class="n strong">{givenText(data.engine.values[f.name]!)}</td><td class="quiet"
+              <td>{f.label}</td><td class="n strong">{givenText(f, data.engine.values[f.name]!)}</td><td class="quiet"
                 >{data.engine.values[f.name]!.source}</td
               >
               <td class="n"
@@ -62,7 +59,7 @@
             </tr>
             {#if entering === f.name}<tr
                 ><td colspan="4"
-                  ><EnterValues engineId={data.engine.id} names={[f.name]} prefs={data.prefs} onentered={entered} /></td
+                  ><EnterValues engineId={data.engine.id} fields={[f]} prefs={data.prefs} onentered={entered} /></td
                 ></tr
               >{/if}
           {/each}
@@ -71,25 +68,22 @@
       {#if empty.length}
         <details>
           <summary>{empty.length} values are not on the sheet</summary>
-          <EnterValues
-            engineId={data.engine.id}
-            names={empty.map((f) => f.name)}
-            prefs={data.prefs}
-            onentered={entered}
-          />
+          <EnterValues engineId={data.engine.id} fields={empty} prefs={data.prefs} onentered={entered} />
         </details>
       {/if}
     </main>
     <aside aria-label="History">
       <p><a class="button first" href="/jobs/new?engine={data.engine.id}">New job on this engine</a></p>
-      {#if data.marks.length}<MarkTrend marks={data.marks} />{/if}
-      <FigureTrends rows={data.figures} len={lengthText(data.prefs)} />
+      {#if data.marks.length}<MarkTrend marks={data.marks} clock={data.prefs} />{/if}
+      <FigureTrends trends={data.trends} clock={data.prefs} />
       <h2>{data.jobs.length ? 'Jobs' : 'No jobs yet'}</h2>
       <ol>
         {#each data.jobs as j (j.id)}
           <li>
             <a href="/jobs/{j.id}">{j.title}</a><span class="quiet"
-              >{dateText(j.openedAt)}, {j.waits === 'signed' ? 'done' : `${j.done ?? 0} of ${j.total ?? 0} steps`} ·
+              >{dateText(j.openedAt, data.prefs)}, {j.waits === 'signed'
+                ? 'done'
+                : `${j.done ?? 0} of ${j.total ?? 0} steps`} ·
               <a href="/jobs/{j.id}/card">card</a></span
             >
           </li>

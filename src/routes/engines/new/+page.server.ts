@@ -1,12 +1,14 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
-import { dataSheetFields } from '$core/sheets/data-sheet.ts';
 import { type SheetValue } from '$core/engine/engine.ts';
-import { parseSheetValue, sheetConflicts } from '$core/engine/sheet-values.ts';
+import { dataSheetFields, parseSheetValue, sheetConflicts } from '$core/sheets/data-sheet.ts';
 import { mustAct } from '$lib/server/auth/who.ts';
 import { Refusal } from '$lib/server/errors.ts';
 import { addEngine } from '$lib/server/repositories/engines.ts';
-import type { Actions } from './$types';
+import { fieldsBody } from '$lib/server/contents.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = () => ({ fieldsHash: fieldsBody.hash });
 
 const form = z.object({
   name: z.string().trim().min(1, 'Give the engine a name.').max(80, 'The name is too long.'),

@@ -1,16 +1,15 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
-  import { dataSheetFields } from '$core/sheets/data-sheet.ts';
   import { unitsOf } from '$core/units/units.ts';
   import Frame from '$lib/ui/primitives/Frame.svelte';
 
   let { data, form } = $props();
   const sent = $derived((form?.sent ?? {}) as Record<string, string>);
-  const groups = [...new Set(dataSheetFields.map((f) => f.group))];
+  const groups = $derived([...new Set(data.fields.map((f) => f.group))]);
   /** what nearly every job asks for stands open; the rest is opened when the card in hand has it */
   const FIRST = new Set<string>(['Engine', 'Crank and piston', 'Distributor', 'Timing']);
   const opened = (g: string) =>
-    FIRST.has(g) || dataSheetFields.some((f) => f.group === g && (form?.path === f.name || sent[`v.${f.name}`]));
+    FIRST.has(g) || data.fields.some((f) => f.group === g && (form?.path === f.name || sent[`v.${f.name}`]));
   const unitsFor = (q?: keyof typeof unitsOf): readonly string[] => (q && unitsOf[q].length > 1 ? unitsOf[q] : []);
   const defaultUnit = (q?: keyof typeof unitsOf) => (q === 'length' ? data.prefs.length : q ? unitsOf[q][0] : '');
 </script>
@@ -64,11 +63,11 @@
           <details open={opened(g)}>
             <summary
               >{g}
-              <span class="quiet small">{dataSheetFields.filter((f) => f.group === g).length} values</span></summary
+              <span class="quiet small">{data.fields.filter((f) => f.group === g).length} values</span></summary
             >
             <fieldset>
               <legend class="only-read">{g}</legend>
-              {#each dataSheetFields.filter((f) => f.group === g) as f (f.name)}
+              {#each data.fields.filter((f) => f.group === g) as f (f.name)}
                 <div class="row">
                   <label for="v.{f.name}">{f.label}</label>
                   {#if f.kind === 'choice'}

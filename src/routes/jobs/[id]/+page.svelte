@@ -9,7 +9,7 @@
   import Spine from '$lib/ui/job/Spine.svelte';
   import StatePanel from '$lib/ui/job/StatePanel.svelte';
   import WorkSurface from '$lib/ui/job/WorkSurface.svelte';
-  import { loadTheRest } from '$lib/ui/job/surfaces/load.ts';
+  import { loadTheRest } from '$lib/ui/surfaces/load.ts';
   import type { StepView } from '$core/job/index.ts';
 
   let { data } = $props();
@@ -116,13 +116,16 @@
   }
   function note(v: StepView): string {
     const n = session.readings(v.step.id).length;
-    if (v.step.surface === 'tdc' && now.tdc.rows.length)
-      return `${now.tdc.rows.length} ${now.tdc.rows.length === 1 ? 'pair' : 'pairs'} taken`;
+    if (v.step.surface === 'tdc' && now.work.tdc.rows.length)
+      return `${now.work.tdc.rows.length} ${now.work.tdc.rows.length === 1 ? 'pair' : 'pairs'} taken`;
     return n ? `${n} ${n === 1 ? 'reading' : 'readings'}` : '';
   }
 </script>
 
-<svelte:head><title>{data.job.engineName}: {session.sheet.short} · Nemrik</title></svelte:head>
+<svelte:head>
+  <title>{data.job.engineName}: {session.sheet.short} · Nemrik</title>
+  <link rel="preload" as="fetch" crossorigin="anonymous" href={data.sheetAddress} />
+</svelte:head>
 
 <Frame {keys} onkey={key}>
   {#snippet subject()}<b>{data.job.engineName}</b> · {session.sheet.short}{#if data.job.promisedOn}&nbsp;· for {data.job
@@ -130,6 +133,7 @@
   <div class="job">
     <Spine
       steps={now.steps}
+      flags={session.sheet.words.flags}
       current={now.current}
       selected={view.selected.step.id}
       {note}

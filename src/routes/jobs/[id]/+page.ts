@@ -1,9 +1,9 @@
-import { loadDomains } from '$lib/ui/job/domains.ts';
-import { loadSurface } from '$lib/ui/job/surfaces/load.ts';
+import { addressOf, loadSheet } from '$lib/ui/job/sheet.ts';
+import { loadSurface } from '$lib/ui/surfaces/load.ts';
 import type { PageLoad } from './$types';
 
-/** The surface of the step in hand comes with the page, on the server as in the browser. */
-export const load: PageLoad = async ({ data }) => {
-  await Promise.all([loadSurface(data.surface), loadDomains(data.sheet)]);
-  return data;
+/** The run sheet and the surface of the step in hand come with the page, on the server as in the browser. */
+export const load: PageLoad = async ({ data, fetch }) => {
+  const [loaded] = await Promise.all([loadSheet(data.sheet, fetch), loadSurface(data.surface)]);
+  return { ...data, ...loaded, sheetAddress: addressOf(data.sheet) };
 };

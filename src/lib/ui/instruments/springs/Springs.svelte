@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import type { StockItem } from '$core/job/index.ts';
+  import type { StockItem } from '$core/tray/part-kinds.ts';
   import { along, coil, inOrder, nearestStop, PULL_STEP, slotDegAt, slotPoint, type Put } from './springs-geometry.ts';
 
   /** Two springs and the stop in the advance mechanism. Each is pulled through the tray, turned with the arrows, or named. */

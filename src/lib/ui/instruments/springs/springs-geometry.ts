@@ -1,4 +1,4 @@
-import type { StockItem } from '$core/job/index.ts';
+import type { StockItem } from '$core/tray/part-kinds.ts';
 
 /** The advance mechanism as drawn: the stop's slot runs at its true angle, everything else is a picture. */
 export const CENTRE = { x: 120, y: 100 };

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { givenText } from '$lib/ui/engine/given.ts';
-  import { dateText, timeText } from '$lib/ui/dates.ts';
-  import { understood } from '$lib/ui/units.ts';
+  import { givenText } from '$lib/reader/given.ts';
+  import { dateText, timeText } from '$lib/reader/dates.ts';
+  import { understood } from '$lib/reader/units.ts';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   let { data } = $props();
   const { card } = $derived(data);
@@ -20,7 +20,8 @@
       <header>
         <h1>{data.engine.name}: {data.sheet.title.toLowerCase()}</h1>
         <p class="quiet">
-          {data.engine.summary} · opened {dateText(data.job.openedAt)} by {data.job.openedBy} · {card.done} of {card.total}
+          {data.engine.summary} · opened {dateText(data.job.openedAt, data.prefs)} by {data.job.openedBy} · {card.done} of
+          {card.total}
           steps{data.closed ? ', log closed' : ', job still open'}
         </p>
       </header>
@@ -29,8 +30,8 @@
           <h2>Worked to</h2>
           <table>
             <tbody
-              >{#each card.limits as l (l.label)}<tr
-                  ><td>{l.label}</td><td class="n strong">{givenText(l.value)}</td><td class="quiet"
+              >{#each card.limits as l (l.field.name)}<tr
+                  ><td>{l.field.label}</td><td class="n strong">{givenText(l.field, l.value)}</td><td class="quiet"
                     >{l.value.source}</td
                   ></tr
                 >{/each}</tbody
@@ -70,7 +71,10 @@
         <h2>Readings</h2>
         <table>
           <thead
-            ><tr><th>figure</th><th class="n">read</th><th>gauge</th><th>by</th><th>when (UTC)</th><th>replaces</th></tr
+            ><tr
+              ><th>figure</th><th class="n">read</th><th>gauge</th><th>by</th><th>when ({data.prefs.zone})</th><th
+                >replaces</th
+              ></tr
             ></thead
           >
           <tbody>
@@ -78,7 +82,9 @@
               <tr
                 ><td>{r.label}</td><td class="n strong">{understood(r.reading, r.reading.quantity, data.prefs)}</td><td
                   >{r.reading.gauge?.name ?? ''}</td
-                ><td>{r.reading.by.name}</td><td>{timeText(r.reading.at)}</td><td class="quiet">{r.replaced}</td></tr
+                ><td>{r.reading.by.name}</td><td>{timeText(r.reading.at, data.prefs)}</td><td class="quiet"
+                  >{r.replaced}</td
+                ></tr
               >
             {:else}<tr><td class="quiet" colspan="6">No reading taken.</td></tr>{/each}
           </tbody>

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { type SheetValue } from '$core/engine/engine.ts';
-import { parseSheetValue, sheetConflicts } from '$core/engine/sheet-values.ts';
+import { parseSheetValue, sheetConflicts } from '$core/sheets/data-sheet.ts';
 import { mustAct } from '$lib/server/auth/who.ts';
 import { Refusal } from '$lib/server/errors.ts';
 import { api, readBody } from '$lib/server/http.ts';

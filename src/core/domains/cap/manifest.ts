@@ -1,0 +1,17 @@
+import type { Manifest } from '../../job/manifest.ts';
+import { fields } from './fields.ts';
+import { schools } from './schools.ts';
+import { slots } from './slots.ts';
+import { surfaces } from './vocabulary.ts';
+
+export const manifest = {
+  name: 'cap',
+  fields,
+  flags: {},
+  hazards: {},
+  schools,
+  slots,
+  surfaces,
+  figures: {},
+  rules: []
+} satisfies Manifest;

@@ -1,0 +1,75 @@
+import type { Step } from '../../job/run-sheet.ts';
+import { slots } from './slots.ts';
+import type { Use } from '../../job/vocabulary.ts';
+import { step } from './vocabulary.ts';
+
+export const capOn = (u: Use): Step =>
+  step(
+    {
+      title: 'Cap on, number one proved',
+      say: 'Seat the cap in its notch, carry the tower\u2019s line to the rim, lift it, compare with the rotor, refit.',
+      why: 'A rotor that points well may still stand under another tower.',
+      accept: 'Rotor tip under the tower of number one.',
+      ifSkipped: 'All leads one tower round.',
+      minutes: 3,
+      needs: ['housing-indexed'],
+      mustBeOff: ['rotor-pin-in'],
+      surface: 'cap',
+      values: ['rotorDirection', 'firingOrder']
+    },
+    u
+  );
+
+export const leadsInOrder = (u: Use): Step =>
+  step(
+    {
+      title: 'Leads in firing order',
+      say: 'From number one in the rotor\u2019s direction, then trace each lead to its cylinder.',
+      why: 'Order and direction both matter.',
+      accept: 'The traced order is the firing order.',
+      ifSkipped: 'Backfire, crossfire, rough running.',
+      minutes: 8,
+      hazards: ['hv-ignition'],
+      sets: ['leads-fitted'],
+      needs: ['battery-isolated'],
+      surface: 'cap',
+      values: ['rotorDirection', 'firingOrder']
+    },
+    u
+  );
+
+export const traceLeads = (u: Use): Step =>
+  step(
+    {
+      title: 'Leads traced, tower by tower',
+      say: 'Begin at the tower the rotor faces when number one fires, then clockwise from above: type the cylinder each lead goes to.',
+      why: 'Order and direction both matter, and a wrong one has a name.',
+      accept: 'The traced order is the firing order in the rotor\u2019s direction.',
+      ifSkipped: 'Backfire, crossfire, rough running.',
+      minutes: 8,
+      hazards: ['hv-ignition'],
+      sets: ['leads-fitted'],
+      needs: ['battery-isolated'],
+      slots: [slots.wire],
+      values: ['rotorDirection', 'firingOrder'],
+      school: 'lead-transfer',
+      surface: 'wires'
+    },
+    u
+  );
+
+export const rotorTip = (u: Use): Step =>
+  step(
+    {
+      title: 'Rotor tip under its terminal at the spark',
+      say: 'With the trigger just firing at rest, read how far the tip stands past its terminal in the rotor\u2019s direction.',
+      why: 'Whatever moves the trigger against the housing moves the spark away from the terminal.',
+      accept: 'Tip and terminal overlap over the whole range.',
+      ifSkipped: 'Crossfire, a burnt cap, a miss that looks like timing.',
+      tools: ['caliper', 'marker'],
+      minutes: 6,
+      slots: [slots['tip-offset'], slots['tip-width'], slots['terminal-width'], slots['tip-radius'], slots['tip-gap']],
+      surface: 'tip'
+    },
+    u
+  );

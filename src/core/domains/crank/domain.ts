@@ -1,0 +1,46 @@
+import { cycleEvidence } from '../../calculations/cycle/cycle-evidence.ts';
+import type { Domain } from '../../job/domain.ts';
+import { domain as engine } from '../engine/domain.ts';
+import { crankPlace } from './crank-place.ts';
+import { doubts } from './doubts.ts';
+import { earlierMark, markError } from './mark-work.ts';
+import { replays } from './replays.ts';
+import { settle } from './settle.ts';
+import { surfaces } from './surfaces.ts';
+import { tdcWork } from './tdc-work.ts';
+import { choiceOf, type CrankVocabulary } from './vocabulary.ts';
+import type { CrankContext, CrankWorks } from './works.ts';
+
+/** Crank and piston: true TDC, the damper's mark, the stroke, where the crank stands and how to turn it. */
+export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
+  name: 'crank',
+  needs: [engine],
+  works: {
+    tdc: (c) =>
+      tdcWork(c.engine, c.r.readings, c.schools.tdc.option, c.sheet.steps.find((s) => s.surface === 'tdc')?.id),
+    mark: (c) =>
+      c.sheet.steps.some((s) => s.surface === 'tdc') ? markError(c.works.tdc, c.engine) : earlierMark(c.engine),
+    signs: (c) => [...c.r.signs].map(([kind, seen]) => ({ kind, seen })),
+    evidence: (c) => (c.works.signs.length > 0 ? cycleEvidence({ evidence: c.works.signs, prior: 0.5 }) : null),
+    crank: (c) => place(c),
+    placeAt: (c) => (seq: number) => place(c, seq)
+  },
+  surfaces,
+  schools: {
+    tdc: () => ({ option: 'pairs', because: 'it cancels the flat top and forces nothing' }),
+    overshoot: (e) =>
+      choiceOf(e, 'reversal') === 'forbidden'
+        ? { option: 'forward', because: 'the data sheet forbids turning back' }
+        : { option: 'backUp', because: 'turning back is not forbidden on the data sheet, and both ways end forward' },
+    compression: () => ({
+      option: 'valves',
+      because: 'on a fresh build the covers are off, and the valves beat any pressure sign'
+    })
+  },
+  figures: settle,
+  doubts,
+  replays
+};
+
+const place = (c: CrankContext, untilSeq?: number) =>
+  crankPlace(c.engine, c.sheet.reference, c.r, c.works.tdc, c.works.evidence, untilSeq);

@@ -1,0 +1,36 @@
+import type { JobEvent } from '../../job/events.ts';
+import type { Replayed } from '../../job/replayed.ts';
+import type { Step } from '../../job/run-sheet.ts';
+import type { CrankVocabulary } from './vocabulary.ts';
+
+type Flag = CrankVocabulary['flag'];
+const set = (r: Replayed, flag: Flag, on: boolean) => r.flags.set(flag, on);
+
+/** What an event does to crank and cylinder one, beyond the states its step sets. */
+export function replays(r: Replayed, e: JobEvent, step: Step | undefined): void {
+  if (e.kind === 'reading' && step?.acts.includes('probes-cylinder'))
+    // danger from the first reading on, not only once the step is done
+    set(r, r.chosen.get('tdc') === 'stop' ? 'piston-stop-in' : 'probe-in', true);
+  if (e.kind === 'done' && step?.acts.includes('reaches-reference'))
+    r.crank.push({ crankDeg: NaN, move: 'forward', seq: e.seq });
+  if (e.kind === 'done' && step?.acts.includes('turns-uncounted') && !counted(r, step)) {
+    r.crank.push({ crankDeg: null, move: 'unknown', seq: e.seq });
+    lose(r);
+  }
+  if (e.kind === 'crank') {
+    set(r, 'crank-at-reference', false);
+    if (e.move !== 'forward') set(r, 'slack-taken-up', false);
+    if (e.crankDeg === null) lose(r);
+  }
+}
+
+/** Turned by a count that was read, the crank is not lost. */
+const counted = (r: Replayed, step: Step): boolean =>
+  r.readings.some((x) => x.step === step.id && x.slot === 'turned-on');
+
+/** Moved without a count: which stroke it stands on is no longer known, and the old signs speak of another place. */
+function lose(r: Replayed): void {
+  set(r, 'compression-confirmed', false);
+  r.signsSeq = null;
+  r.signsStale = r.signs.size > 0;
+}

@@ -1,0 +1,126 @@
+import type { Step } from '../../job/run-sheet.ts';
+import { slots } from './slots.ts';
+import type { Use } from '../../job/vocabulary.ts';
+import { step } from './vocabulary.ts';
+
+/** Steps of finding the crank; each sheet gives them an id and a place, and may narrow the words. */
+export const wheelOn = (u: Use): Step =>
+  step(
+    {
+      title: 'Degree wheel and pointer on',
+      say: 'Clamp the wheel true on the crank, pointer stiff and close, and zero it on the damper\u2019s mark.',
+      why: 'Zeroed on the mark, the wheel shows directly how far the mark lies from true TDC.',
+      accept: 'Nothing moves when pointer or wheel is touched.',
+      ifSkipped: 'Creep of the wheel becomes timing error.',
+      tools: ['degree wheel', 'pointer'],
+      minutes: 8,
+      hazards: ['rotating'],
+      sets: ['degree-wheel-on'],
+      needs: ['battery-isolated']
+    },
+    u
+  );
+
+export const trueTdc = (u: Use): Step =>
+  step(
+    {
+      title: 'True TDC found',
+      say: 'Find where the piston is truly at its top.',
+      why: 'Near the top the piston hardly moves, so the top itself is the worst place to look for it.',
+      accept: 'Repeats agree within what wheel and dial can show.',
+      ifSkipped: 'Every angle after this carries a guess.',
+      tools: ['dial with probe', 'degree wheel'],
+      minutes: 15,
+      helper: 'advised',
+      hazards: ['pinch-plughole', 'barring-tool'],
+      sets: ['tdc-true'],
+      needs: ['degree-wheel-on', 'plugs-out', 'battery-isolated'],
+      slots: [
+        slots.depth,
+        slots.before,
+        slots.after,
+        slots['top-dial'],
+        slots.top,
+        slots['fit-wheel'],
+        slots['fit-dial']
+      ],
+      school: 'tdc',
+      surface: 'tdc',
+      acts: ['probes-cylinder']
+    },
+    u
+  );
+
+export const probeOut = (u: Use): Step =>
+  step(
+    {
+      title: 'Probe out, seen and laid down',
+      say: 'Take dial and probe out of cylinder 1 and lay them where you see them.',
+      why: 'The starter would break probe, piston or plug thread.',
+      accept: 'Probe outside, in sight.',
+      ifSkipped: 'A holed piston.',
+      minutes: 2,
+      clears: ['probe-in', 'piston-stop-in']
+    },
+    u
+  );
+
+export const judgeMark = (u: Use): Step =>
+  step(
+    {
+      title: 'Mark judged',
+      say: 'Compare the damper\u2019s mark with true TDC and decide whether to keep it.',
+      why: 'The mark\u2019s error goes into every strobe reading, and is taken off again from here on.',
+      accept:
+        'Less than its uncertainty: keep. Constant: mark anew or correct. Changing from job to job: the ring slips.',
+      ifSkipped: 'A mark that moves is trusted later.',
+      minutes: 5,
+      sets: ['mark-judged'],
+      needs: ['tdc-true'],
+      surface: 'mark'
+    },
+    u
+  );
+
+export const proveStroke = (u: Use): Step =>
+  step(
+    {
+      title: 'Compression stroke, two signs',
+      say: 'Say what you feel and see on the rise that follows the last reading.',
+      why: 'The mark comes up twice in a cycle and only one of them fires.',
+      accept: 'Two independent signs agree; one alone is provisional.',
+      ifSkipped: 'The distributor goes in half a turn out.',
+      tools: ['gauge or whistle', 'lamp'],
+      minutes: 10,
+      helper: 'advised',
+      hazards: ['pinch-plughole', 'rotating'],
+      sets: ['compression-confirmed'],
+      needs: ['barring-tool-fitted', 'tdc-true'],
+      school: 'compression',
+      surface: 'strokes'
+    },
+    u
+  );
+
+export const toReference = (u: Use): Step =>
+  step(
+    {
+      title: 'Crank to the reference',
+      say: 'Bring the crank to the initial setting, last movement forward.',
+      why: 'Everything is indexed from here, and slack must lie on the running side.',
+      accept: 'Within half a division of the target, last moved forward.',
+      ifSkipped: 'Every later angle carries the error.',
+      tools: ['bar', 'lamp', 'mirror'],
+      minutes: 5,
+      helper: 'advised',
+      hazards: ['barring-tool'],
+      sets: ['crank-at-reference', 'slack-taken-up'],
+      needs: ['compression-confirmed', 'barring-tool-fitted'],
+      slots: [slots.stands],
+      values: ['backlashDeg', 'runningDirection', 'firingOrder'],
+      school: 'overshoot',
+      surface: 'plan',
+      acts: ['reaches-reference']
+    },
+    u
+  );

@@ -1,0 +1,114 @@
+import type { SurfaceWords, StepView } from '../../job/domain.ts';
+import { degText, type LengthText } from '../../job/texts.ts';
+import type { surfaces as names } from './vocabulary.ts';
+import { markFinding } from './words.ts';
+import type { CrankState } from './works.ts';
+
+/** `17.6 a` names the side of the top as well; the letter is taken off before the figure is read. */
+const SIDE = /^(.*\d[^a-z]*?)\s*([ab])$/i;
+
+export const surfaces: Record<(typeof names)[number], SurfaceWords<CrankState>> = {
+  tdc: {
+    headline: tdcHeadline,
+    open: tdcOpen,
+    aim: (state, step, prefer) => {
+      const { tdc } = state.work;
+      const wanted: readonly string[] = tdc.slots;
+      const as = prefer !== undefined && wanted.includes(prefer) ? prefer : tdc.nextSlot;
+      if (as === null) return null;
+      const n = state.readings.filter((r) => r.step === step.id && r.slot === as).length + 1;
+      const counted = as !== 'depth' && as !== 'top-dial';
+      return { slot: step.slots.find((s) => s.slot === as)!, as, n: counted ? n : null };
+    },
+    strip: (text) => {
+      const m = SIDE.exec(text.trim());
+      return m ? { text: m[1]!, prefer: m[2]!.toLowerCase() === 'a' ? 'after' : 'before' } : { text };
+    },
+    required: (state) => state.work.tdc.slots.filter((s) => s !== 'depth')
+  },
+  mark: { headline: (state) => (state.work.mark ? markFinding(state.work.mark) : null) },
+  strokes: { headline: strokesHeadline, open: strokesOpen },
+  plan: {},
+  'make-scale': {}
+};
+
+function tdcOpen(state: CrankState): string | null {
+  const { tdc } = state.work;
+  if (!tdc.found)
+    return (
+      tdc.error?.message ??
+      (tdc.method === 'mark' ? 'no earlier job has proved this mark' : 'the readings are not complete')
+    );
+  if (tdc.fit?.bottomed) return 'the dial seems to have come to the end of its travel';
+  return tdc.verdict && tdc.verdict.state !== 'in' ? 'too close to call' : null;
+}
+
+function strokesOpen(state: CrankState): string | null {
+  const { signs, evidence } = state.work;
+  if (signs.length === 0) return 'no sign of the stroke was given';
+  if (state.replayed.signsStale) return 'the crank was turned since the signs were given';
+  if (evidence!.state === 'unsure') return 'the signs do not tell compression from exhaust';
+  if (evidence!.contradictory) return 'the signs contradict each other';
+  return signs.length < 2 ? 'one sign alone is provisional, add a second and independent one' : null;
+}
+
+function tdcHeadline(state: CrankState, v: StepView, len: LengthText): string | null {
+  const t = state.work.tdc;
+  const found = t.found ? `True TDC is where the wheel reads ${degText(t.found.tdcWheelDeg, 2)}` : null;
+  if (v.state === 'done' && found) return found;
+  if (t.fit?.bottomed) return 'The dial seems to have come to the end of its travel';
+  switch (t.method) {
+    case 'pairs':
+    case 'stop':
+      return pairsHeadline(state, found, len);
+    case 'fit':
+      return fitHeadline(state, found);
+    case 'highest':
+    case 'rod':
+      if (t.nextSlot === 'top-dial') return 'Turn to where the dial stands highest and read it';
+      return found ? `${found}, give or take the flat top` : 'Read the wheel where the piston stands highest';
+    case 'mark':
+      return found ?? 'No earlier job has proved this mark: choose another way';
+  }
+}
+
+function pairsHeadline(state: CrankState, found: string | null, len: LengthText): string {
+  const t = state.work.tdc;
+  const depth = t.method === 'stop' ? ' against the stop' : t.depth ? ` at ${len(t.depth.value, 2)} down` : '';
+  if (t.nextSlot === 'after') return `Read the wheel after the top, to finish pair ${t.rows.length}`;
+  if (t.rows.some((r) => r.error)) return 'One pair looks swapped: look at it first';
+  const pulls = t.rows.filter((r) => r.farOff).map((r) => r.n);
+  if (pulls.length > 0)
+    return pulls.length === 1
+      ? `Pair ${pulls[0]} lies far off: has the wheel slipped?`
+      : 'The two pairs disagree: has the wheel slipped?';
+  if (t.verdict && t.verdict.state !== 'in') return `Take one more pair${depth}`;
+  if (found && t.rows.length < 3)
+    return `Take ${t.rows.length === 1 ? 'two more pairs' : 'one more pair'}${depth}, or go on`;
+  return found ?? `Read the wheel at equal depth${depth}, before and after the top`;
+}
+
+function fitHeadline(state: CrankState, found: string | null): string {
+  const t = state.work.tdc;
+  const n = t.fit!.rows.length;
+  if (t.nextSlot === 'fit-dial')
+    return `Read the dial where the wheel shows ${degText(t.fit!.rows[n - 1]!.wheel.value)}`;
+  if (t.error?.code === 'one-sided') return 'Take readings on the other side of the top too';
+  if (n < 3)
+    return n === 0
+      ? 'Read wheel and dial together at many places, on both sides of the top'
+      : `Take ${3 - n} more at least, on both sides`;
+  if (t.verdict && t.verdict.state !== 'in') return 'Take more readings, further from the top';
+  return found ?? 'Read wheel and dial together at many places, on both sides of the top';
+}
+
+function strokesHeadline(state: CrankState, v: StepView): string | null {
+  const { evidence, signs } = state.work;
+  if (!evidence || (state.replayed.signsStale && v.state !== 'done')) return null;
+  if (evidence.contradictory) return 'The signs contradict each other: check one of them again';
+  if (evidence.state === 'unsure') return 'Too close to call: give one more sign';
+  const stroke = evidence.state === 'compression' ? 'compression' : 'exhaust';
+  return signs.length < 2
+    ? `Probably ${stroke}: one sign is provisional, add a second`
+    : `The coming rise is ${stroke}`;
+}

@@ -1,0 +1,146 @@
+import { mod, wrap180 } from '../../numerics/angles.ts';
+import { crankPlan, type CrankPlan, type PlanStep } from '../../calculations/crank/crank-plan.ts';
+import type { Dwell } from '../../calculations/tdc/tdc-dwell.ts';
+import { cycleDegOf, type Engine } from '../../engine/engine.ts';
+import { degText, plusMinus, turnWord, type LengthText } from '../../job/texts.ts';
+import { formatTiming } from '../../units/format.ts';
+import type { CrankPlace } from './crank-place.ts';
+import type { MarkError } from './mark-work.ts';
+import { choiceOf, numberOf } from './vocabulary.ts';
+import type { CrankState } from './works.ts';
+
+export type View = 'front' | 'rear';
+
+/** A place in the cycle: `7.0° before firing TDC`, `14.2° after overlap TDC`. */
+export function placeText(place: CrankPlace, cycleDeg: number): string {
+  if (place.crankDeg === null) return 'crank not placed';
+  const half = place.strokeKnown ? cycleDeg : 360;
+  const d = mod(place.crankDeg, half);
+  const nearest = Math.round(d / 360) * 360;
+  const off = d - nearest;
+  const which =
+    cycleDeg === 360 ? 'TDC' : !place.strokeKnown ? 'a TDC' : nearest % 720 === 0 ? 'firing TDC' : 'overlap TDC';
+  if (Math.abs(off) < 0.05) return `at ${which}`;
+  return `${degText(Math.abs(off))} ${off < 0 ? 'before' : 'after'} ${which}`;
+}
+
+/** Where the crank is to go: a place in the cycle and what it is called at the end of a sentence. */
+export interface CrankTarget {
+  deg: number;
+  name: string;
+  /** a place on either TDC will do: the stroke does not matter */
+  eitherTdc: boolean;
+}
+
+/** Where the work wants the crank next: the next reading of a pair while TDC is sought, else the sheet's reference. */
+export function crankTarget(state: CrankState, step: { surface: string }): CrankTarget | null {
+  if (step.surface === 'tdc') {
+    const { found, rows, nextSlot } = state.work.tdc;
+    const seen = rows.flatMap((r) => (nextSlot === 'before' ? r.before : r.after) ?? []);
+    if (!found || nextSlot === 'depth' || seen.length === 0) return null;
+    const off = seen.reduce((t, r) => t + wrap180(r.value - found.tdcWheelDeg), 0) / seen.length;
+    return { deg: off, name: `to the reading ${nextSlot} the top`, eitherTdc: true };
+  }
+  if (step.surface === 'make-scale') return { deg: 0, name: 'to true TDC', eitherTdc: true };
+  // a run sheet that never brings the crank to a reference has no use for a way there
+  const { reference } = state;
+  if (reference === null || !state.sheet.steps.some((s) => s.acts.includes('reaches-reference'))) return null;
+  return {
+    deg: -reference,
+    name: `to ${formatTiming(reference, Number.isInteger(reference) ? 0 : 1)}`,
+    eitherTdc: false
+  };
+}
+
+/** The plan from where the crank is to a target, for someone who looks at the given end; null without what it needs. */
+export function planTo(
+  target: CrankTarget | null,
+  state: CrankState,
+  engine: Engine,
+  view: View,
+  from: CrankPlace = state.work.crank
+): CrankPlan | null {
+  const backlashDeg = numberOf(engine, 'backlashDeg');
+  const runningDirection = choiceOf(engine, 'runningDirection');
+  if (from.crankDeg === null || target === null || backlashDeg === undefined) return null;
+  if (runningDirection !== 'cw' && runningDirection !== 'ccw') return null;
+  const ringGearTeeth = numberOf(engine, 'ringGearTeeth');
+  return crankPlan({
+    cycleDeg: cycleDegOf(engine),
+    currentDeg: from.crankDeg,
+    targetDeg: target.deg,
+    strokeKnown: from.strokeKnown && !target.eitherTdc,
+    approach: state.schools.overshoot.option === 'forward' ? 'forward' : 'backUp',
+    backlashDeg,
+    lastMove: from.lastMove,
+    runningDirection,
+    view,
+    ...(ringGearTeeth === undefined ? {} : { ringGearTeeth })
+  });
+}
+
+/** One move of a plan as it is said to the person at the crank. */
+export function moveText(step: PlanStep, view: View, to: string, cycleDeg: number): string {
+  const passes = step.passes
+    .map((p) =>
+      cycleDeg === 360
+        ? 'past TDC'
+        : p === 0
+          ? 'past firing TDC'
+          : 'past the overlap TDC, where the mark comes up too: not that one'
+    )
+    .join(', ');
+  const teeth = step.ringTeeth === undefined ? '' : ` (${step.ringTeeth.toFixed(1)} ring-gear teeth)`;
+  return `Turn ${turnWord(step.turn)} (seen from the ${view}) ${degText(step.degrees)}${teeth}, ${passes ? passes + ', ' : ''}${to}.`;
+}
+
+/** The whole plan, a sentence a move. */
+export function planText(plan: CrankPlan, view: View, target: CrankTarget, cycleDeg = 720): string[] {
+  if (plan.steps.length === 0)
+    return [`The crank stands where it is wanted, ${target.name.replace(/^to /, 'at ')}. Leave it.`];
+  return plan.steps.map((s, k) => {
+    const last = k === plan.steps.length - 1;
+    if (!last) return moveText(s, view, 'well past the target', cycleDeg);
+    return moveText(
+      s,
+      view,
+      `${target.name}${plan.thenCheckStroke && !target.eitherTdc ? ', then tell the strokes apart' : ''}`,
+      cycleDeg
+    );
+  });
+}
+
+/** How far past the target the crank stands, when it has just been passed; null when it has not. */
+export function passedBy(target: CrankTarget | null, place: CrankPlace, cycleDeg: number): number | null {
+  if (!target || place.crankDeg === null) return null;
+  const past = mod(
+    place.crankDeg - target.deg,
+    place.strokeKnown && !target.eitherTdc ? cycleDeg : Math.min(360, cycleDeg)
+  );
+  return past > 0.05 && past <= JUST_PASSED_DEG ? past : null;
+}
+const JUST_PASSED_DEG = 60;
+
+/** What to do about having passed the target, in the school chosen. Passing it is ordinary: only stepping back a little is wrong. */
+export function passedText(pastDeg: number, school: string, backlashDeg: number): string {
+  const past = `You are ${degText(pastDeg)} past it.`;
+  return school === 'forward'
+    ? `${past} Do not step back onto it: go on forward and round again.`
+    : `${past} Do not step back onto it: go back ${degText(pastDeg + backlashDeg)}, well beyond all slack, then come forward ${degText(backlashDeg)}.`;
+}
+
+/** What the mark is worth, in a sentence. */
+export function markFinding({ errorDeg, uDeg, since }: MarkError): string {
+  if (since?.moved)
+    return `The mark has moved ${Math.abs(since.movedByDeg).toFixed(1)}° since ${since.earlier.at.slice(0, 10)}: the damper\u2019s ring may have slipped`;
+  if (Math.abs(errorDeg) <= 2 * uDeg) return 'The mark agrees with true TDC, as far as can be seen';
+  return `The mark stands ${Math.abs(errorDeg).toFixed(1)}° ${errorDeg > 0 ? 'early' : 'late'}: take that off every reading`;
+}
+
+/** Why the recommended depth, or why none is good enough. */
+export function dwellText(d: Dwell, len: LengthText): string {
+  const flat = `This dial sees nothing move over ${degText(d.dwellDeg)} about the top.`;
+  if (d.recommended)
+    return `${flat} Read at ${len(d.recommended.dropMm, 2)} down (${d.recommended.angleDeg}° before): a pair then reaches ${plusMinus(d.recommended.uDeg)}°.`;
+  return `${flat} ${d.reason === 'wheel-too-coarse' ? 'The wheel is too coarse for a good pair at any depth.' : 'The dial is too coarse: take a finer one or a positive stop.'}`;
+}

@@ -1,0 +1,18 @@
+import type { Evidence, Sign } from '../../calculations/cycle/cycle-evidence.ts';
+import type { JobState, WorkContext } from '../../job/domain.ts';
+import type { CrankPlace } from './crank-place.ts';
+import type { MarkError } from './mark-work.ts';
+import type { TdcWork } from './tdc-work.ts';
+import type { CrankVocabulary } from './vocabulary.ts';
+
+export interface CrankWorks {
+  tdc: TdcWork;
+  mark: MarkError | null;
+  signs: Sign[];
+  evidence: Evidence | null;
+  crank: CrankPlace;
+  /** where the crank stood when an event of this number was written */
+  placeAt: (seq: number) => CrankPlace;
+}
+export type CrankState = JobState<CrankWorks, CrankVocabulary['school']>;
+export type CrankContext = WorkContext<CrankWorks, CrankVocabulary['school']>;

@@ -1,0 +1,16 @@
+import { settles, type FigureWords } from '../../job/settled.ts';
+
+export const figures = {
+  curve: { label: 'Total timing, curve', kind: 'timing', trend: 'Advance curve', earlier: true },
+  'curve-before': { label: 'Total timing, curve as found', kind: 'timing' },
+  predicted: { label: 'Advance all in at, predicted', kind: 'speed' },
+  model: {
+    label: 'Prediction missed by, rms',
+    kind: 'crank',
+    trend: 'Predictions against what was measured',
+    earlier: true
+  },
+  lobes: { label: 'Sparks off their place, most', kind: 'wheel' }
+} as const satisfies Record<string, FigureWords>;
+
+export const settled = settles(figures);

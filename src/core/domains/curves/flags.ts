@@ -1,0 +1,11 @@
+import type { FlagWords } from '../../job/run-sheet.ts';
+
+/** States of the job, as the bench says them; a danger must be off before anything turns by power. */
+export const flags = {
+  'advance-free': { on: 'weights move and return', off: 'weights not tried', danger: false },
+  'baseline-known': { on: 'curve known as it was found', off: 'curve not known as it was found', danger: false },
+  'curve-targets': { on: 'target set', off: 'no target set', danger: false },
+  'curve-fitted': { on: 'springs and stop in', off: 'springs and stop not in', danger: false },
+  'curve-verified': { on: 'curve measured', off: 'curve not measured', danger: false },
+  'vacuum-set': { on: 'vacuum advance checked', off: 'vacuum advance not checked', danger: false }
+} as const satisfies Record<string, FlagWords>;

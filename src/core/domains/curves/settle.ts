@@ -1,0 +1,58 @@
+import type { SettledFigure } from '../../job/settled.ts';
+import { settled } from './figures.ts';
+import type { CurvesState } from './works.ts';
+
+/** What sweeps settle: the curve, what springs were predicted to do and by how much that missed, the spacing of the sparks. */
+export function settle({ work: works }: CurvesState): SettledFigure[] {
+  const out: SettledFigure[] = [];
+  const fitted = works.sweeps.filter((w) => w.fit);
+  for (const [k, w] of fitted.entries()) {
+    if (!w.fit) continue;
+    const last = k === fitted.length - 1;
+    out.push(
+      settled(last ? 'curve' : 'curve-before', {
+        value: w.fit.fullDeg,
+        u: w.uDeg,
+        verdict: w.compare && w.compare.state !== 'unjudged' ? w.compare.state : null,
+        calc: 'curve.fit',
+        input: { points: w.points.flatMap((p) => (p.deg === null ? [] : [{ rpm: p.rpm, deg: p.deg, dir: p.dir }])) },
+        output: {
+          ...w.fit,
+          initialBtdc: w.initialBtdc,
+          hysteresisDeg: w.compare?.hysteresisDeg ?? null,
+          worst: w.worst
+        }
+      })
+    );
+  }
+  if (works.recurve.predicted)
+    out.push(
+      settled('predicted', {
+        value: works.recurve.predicted.fullRpm,
+        calc: 'curve.swapSprings',
+        input: { springs: works.recurve.springs.map((s) => s.name), stop: works.recurve.stop?.name ?? null },
+        output: works.recurve.predicted
+      })
+    );
+  if (works.model)
+    out.push(
+      settled('model', {
+        value: works.model.rmsDeg,
+        calc: 'curve.swapSprings',
+        input: {},
+        output: works.model
+      })
+    );
+  if (works.lobes.out)
+    out.push(
+      settled('lobes', {
+        value: works.lobes.out.maxErrorDeg,
+        u: works.lobes.uDeg,
+        verdict: works.lobes.verdict!.state,
+        calc: 'curve.interval',
+        input: { toleranceDeg: works.lobes.toleranceDeg },
+        output: works.lobes.out
+      })
+    );
+  return out;
+}

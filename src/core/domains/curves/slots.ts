@@ -1,0 +1,31 @@
+import { slotsOf } from '../../job/vocabulary.ts';
+
+const speed = { label: 'speed', quantity: 'speed', gauge: 'tacho', repeats: true } as const;
+const strobe = { label: 'timing, strobe on the mark', quantity: 'timing', gauge: 'strobe', repeats: true } as const;
+
+export const slots = slotsOf({
+  'sweep-rpm': { ...speed, combine: 'up-down', pairsWith: 'sweep-deg' },
+  'sweep-deg': { ...strobe, combine: 'up-down' },
+  'spread-rpm': { ...speed, combine: 'pair', pairsWith: 'spread' },
+  spread: {
+    label: 'width of the band the mark wanders in',
+    quantity: 'angle',
+    gauge: 'strobe',
+    repeats: true,
+    combine: 'pair'
+  },
+  'vac-kpa': {
+    label: 'depression',
+    quantity: 'pressure',
+    gauge: 'pressure',
+    repeats: true,
+    combine: 'pair',
+    pairsWith: 'vac-deg'
+  },
+  'vac-deg': { ...strobe, combine: 'pair' },
+  'hold-start': { label: 'depression, pump stopped', quantity: 'pressure', gauge: 'pressure', combine: 'last' },
+  'hold-end': { label: 'depression, after waiting', quantity: 'pressure', gauge: 'pressure', combine: 'last' },
+  'hold-seconds': { label: 'seconds waited', quantity: 'count', gauge: 'eye', combine: 'last' },
+  'travel-free': { label: 'travel by hand, distributor degrees', quantity: 'angle', gauge: 'wheel' },
+  lobe: { label: 'fires at, distributor degrees', quantity: 'angle', gauge: 'wheel', repeats: true, combine: 'each' }
+});

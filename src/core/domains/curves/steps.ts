@@ -1,0 +1,176 @@
+import type { Step } from '../../job/run-sheet.ts';
+import { vacuumFitted } from '../timing/steps.ts';
+import { slots } from './slots.ts';
+import type { Use } from '../../job/vocabulary.ts';
+import { step } from './vocabulary.ts';
+
+export const sweepRun = (u: Use): Step =>
+  step(
+    {
+      title: 'Curve swept, up and down',
+      say: 'Raise the speed in steps and hold each, read, then come down again; stay clear of the plane of the fan.',
+      why: 'It shows where the advance begins, how fast it comes, what it ends at, and whether the weights stick.',
+      accept: 'Inside its limits at every speed, down equal to up.',
+      ifSkipped: 'A wrong stop or a sticking weight goes unseen.',
+      tools: ['strobe', 'tachometer'],
+      minutes: 12,
+      helper: 'yes',
+      hazards: ['rotating', 'hot-surface'],
+      sets: ['curve-verified'],
+      needs: ['engine-running', 'strobe-connected', 'vacuum-plugged'],
+      slots: [slots['sweep-rpm'], slots['sweep-deg']],
+      values: ['advanceBand'],
+      school: 'mark-scale',
+      surface: 'sweep'
+    },
+    u
+  );
+
+export const steadiness = (u: Use): Step =>
+  step(
+    {
+      title: 'Scatter at steady speeds',
+      say: 'Hold a speed, watch how far the mark wanders, type the speed and the width of the band.',
+      why: 'An average looks right while single sparks do not; float and backlash explain some of it, a bush the rest.',
+      accept: 'Below its limit, or explained by the drive\u2019s float.',
+      ifSkipped: 'A worn bush is tuned around.',
+      tools: ['strobe'],
+      minutes: 4,
+      hazards: ['rotating'],
+      needs: ['engine-running', 'strobe-connected'],
+      slots: [slots['spread-rpm'], slots.spread],
+      surface: 'sweep'
+    },
+    u
+  );
+
+export const vacuumChecked = (u: Use): Step =>
+  step(
+    {
+      title: 'Vacuum advance and its diaphragm',
+      say: 'Hold the speed, raise the depression in steps with the hand pump, read the timing; then let it stand and see if it holds.',
+      why: 'It proves unit, source and direction; a leaking diaphragm is a weak mixture as well.',
+      accept: 'Adds as the data sheet has it, in the advance sense, and holds.',
+      ifSkipped: 'A plate stuck, or moving the wrong way.',
+      tools: ['hand vacuum pump', 'strobe'],
+      minutes: 8,
+      helper: 'yes',
+      hazards: ['rotating'],
+      sets: ['vacuum-set'],
+      clears: ['vacuum-plugged'],
+      slots: [slots['vac-kpa'], slots['vac-deg'], slots['hold-start'], slots['hold-end'], slots['hold-seconds']],
+      onlyIf: vacuumFitted,
+      surface: 'vacuum'
+    },
+    u
+  );
+
+export const weightsFree = (u: Use): Step =>
+  step(
+    {
+      title: 'Weights move and return',
+      say: 'Hold the drive, turn the rotor in its advance direction and let go; see both weights, both springs, full travel.',
+      why: 'A seized mechanism hides as a lazy engine, and a curve on sticking weights is fiction.',
+      accept: 'Free, snaps back, reaches its stop.',
+      ifSkipped: 'Springs are chosen against friction.',
+      tools: ['light oil'],
+      minutes: 5,
+      sets: ['advance-free'],
+      slots: [slots['travel-free']]
+    },
+    u
+  );
+
+export const lobesRead = (u: Use): Step =>
+  step(
+    {
+      title: 'Spacing of the sparks read',
+      say: 'Turn the distributor slowly in its running direction and read where each cylinder fires, in firing order.',
+      why: 'Run-out of the shaft and error of a lobe look alike in one reading and apart in all of them.',
+      accept: 'Every spark in its place within the tolerance.',
+      ifSkipped: 'Cylinders fire early and late and no setting cures it.',
+      tools: ['distributor bench', 'wheel'],
+      minutes: 8,
+      slots: [slots.lobe],
+      values: ['firingOrder', 'lobeToleranceDeg'],
+      surface: 'lobes'
+    },
+    u
+  );
+
+export const benchSweep = (u: Use): Step =>
+  sweepRun({
+    title: 'Curve swept on the bench',
+    say: 'Run the distributor up in steps and down again; read speed and advance in its own degrees.',
+    tools: ['distributor bench'],
+    helper: 'no',
+    hazards: ['rotating'],
+    needs: [],
+    slots: [
+      { ...slots['sweep-rpm'], label: 'speed of the distributor' },
+      { ...slots['sweep-deg'], label: 'advance, distributor degrees', gauge: 'wheel' }
+    ],
+    ...u
+  });
+
+export const targetsSet = (u: Use): Step =>
+  step(
+    {
+      title: 'Target set',
+      say: 'Say what the engine pulls, burns and is for; then take the middle of the limits as target, or drag it where you want it.',
+      why: 'Figures before parts; the limits are the data sheet\u2019s, a rule of thumb is only that.',
+      accept: 'Initial and advance together below the total limit.',
+      ifSkipped: 'The wrong stop with the right springs.',
+      minutes: 10,
+      sets: ['curve-targets'],
+      needs: ['data-confirmed'],
+      choices: [
+        {
+          id: 'load',
+          question: 'What it pulls',
+          options: [
+            { id: 'light', label: 'light loads' },
+            { id: 'mixed', label: 'loads that change' },
+            { id: 'heavy', label: 'heavy loads' }
+          ]
+        },
+        {
+          id: 'fuel',
+          question: 'Fuel',
+          options: [
+            { id: 'good', label: 'good' },
+            { id: 'poor', label: 'poor or unknown' }
+          ]
+        },
+        {
+          id: 'use',
+          question: 'Runs mostly at',
+          options: [
+            { id: 'steady', label: 'one steady speed' },
+            { id: 'changing', label: 'changing speeds' }
+          ]
+        }
+      ],
+      values: ['advanceBand', 'totalMaxBtdc', 'idleRpm'],
+      school: 'curve',
+      surface: 'targets'
+    },
+    u
+  );
+
+export const searchTray = (u: Use): Step =>
+  step(
+    {
+      title: 'Springs and stop chosen',
+      say: 'Look at what each pair and stop of the tray would do, and take the one that fits.',
+      why: 'The measured curve tells what other springs do: no swapping by rumour.',
+      accept: 'Within the limits, nothing creeping at idle, nothing snapping out.',
+      ifSkipped: 'Timing that hunts at idle, or comes too late.',
+      minutes: 8,
+      needs: ['curve-targets', 'baseline-known'],
+      values: ['springARate', 'springAPreload', 'springBRate', 'springBPreload', 'extensionMmPerDeg'],
+      takes: ['spring', 'stop'],
+      surface: 'recurve'
+    },
+    u
+  );

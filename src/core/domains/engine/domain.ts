@@ -1,0 +1,10 @@
+import { judgedHeadline, judgedOpen } from '../../job/judged.ts';
+import type { Domain } from '../../job/domain.ts';
+
+/** The engine as it stands before you: isolated, turned by hand, covered; and steps that need no working of their own. */
+export const domain: Domain<object, never> = {
+  name: 'engine',
+  needs: [],
+  works: {},
+  surfaces: { plain: {}, sheet: {}, close: {}, judged: { headline: judgedHeadline, open: judgedOpen } }
+};

@@ -1,0 +1,116 @@
+import type { Step } from '../../job/run-sheet.ts';
+import type { Use } from '../../job/vocabulary.ts';
+import { step } from './vocabulary.ts';
+
+/** Steps of making ready, turning and closing that every trade shares. */
+export const intake = (u: Use): Step =>
+  step(
+    {
+      title: 'Data sheet confirmed',
+      say: 'Check the data sheet against the plates of engine and distributor.',
+      why: 'Every later figure follows the data sheet, right or wrong.',
+      accept: 'Every value has a source and belongs to this very unit.',
+      ifSkipped: 'The wrong order, direction or figure is followed faithfully.',
+      tools: ['data sheet', 'lamp'],
+      minutes: 10,
+      sets: ['data-confirmed'],
+      surface: 'sheet'
+    },
+    u
+  );
+
+export const makeSafe = (u: Use): Step =>
+  step(
+    {
+      title: 'Start isolated, drives free',
+      say: 'Block the machine, drives in neutral, battery earth lead off, fuel shut, key in your pocket.',
+      why: 'Nobody may be caught by an engine that turns by itself.',
+      accept: 'A start attempt does nothing.',
+      ifSkipped: 'The engine turns with hands near fan, flywheel or open bore.',
+      tools: ['blocks', 'spanner', 'tag'],
+      hazards: ['inadvertent-start', 'vehicle-move', 'battery'],
+      sets: ['vehicle-secured', 'battery-isolated', 'fuel-disabled']
+    },
+    u
+  );
+
+export const plugsOut = (u: Use): Step =>
+  step(
+    {
+      title: 'Plugs out, openings covered',
+      say: 'Clean round the plugs, take them all out, cover the openings not in use.',
+      why: 'Slow, smooth turning stops where you stop it.',
+      accept: 'The crank stays where it is left.',
+      ifSkipped: 'Compression throws the crank past the mark.',
+      tools: ['plug socket', 'blower', 'covers'],
+      minutes: 15,
+      hazards: ['pinch-plughole', 'hot-surface', 'dropped-part'],
+      sets: ['plugs-out'],
+      needs: ['battery-isolated']
+    },
+    u
+  );
+
+export const barOn = (u: Use): Step =>
+  step(
+    {
+      title: 'Barring tool on',
+      say: 'Fit a crank socket or flywheel bar; the nose bolt only forward and with the plugs out.',
+      why: 'Slow turning without harm to the crank nose.',
+      accept: 'It turns the crank without slip and its swing is clear.',
+      ifSkipped: 'The bolt loosens or strips, and the mark is passed.',
+      tools: ['crank socket or flywheel bar'],
+      minutes: 3,
+      helper: 'advised',
+      hazards: ['barring-tool', 'rotating'],
+      sets: ['barring-tool-fitted'],
+      needs: ['battery-isolated', 'vehicle-secured']
+    },
+    u
+  );
+
+export const closeLog = (u: Use): Step =>
+  step(
+    {
+      title: 'Log closed',
+      say: 'Read the card through, note what stays open, sign it.',
+      why: 'The next person should not start blind.',
+      accept: 'Readable without its author.',
+      ifSkipped: 'The reference must be found again next time.',
+      sets: ['log-closed'],
+      surface: 'close',
+      acts: ['closes-log']
+    },
+    u
+  );
+
+export const coverOpenings = (u: Use): Step =>
+  step(
+    {
+      title: 'Openings covered, parts counted',
+      say: 'Plug the bore and the openings near it; lay out and count screws, washers, springs, pins and rings.',
+      why: 'A part in the case can mean a full strip.',
+      accept: 'Count out equals count in.',
+      ifSkipped: 'Something falls into the case.',
+      tools: ['lint-free plugs', 'magnet', 'tray'],
+      minutes: 3,
+      hazards: ['dropped-part'],
+      sets: ['openings-covered']
+    },
+    u
+  );
+
+export const holdStill = (u: Use): Step =>
+  step(
+    {
+      title: 'Crank left alone',
+      say: 'Tag the starter, take the bar off, do not move the machine.',
+      why: 'Matching marks work only if nothing moved.',
+      accept: 'Untouched. If it moved, say so: the crank is found again.',
+      ifSkipped: 'Marks are trusted although the engine has moved.',
+      minutes: 1,
+      hazards: ['inadvertent-start'],
+      clears: ['barring-tool-fitted']
+    },
+    u
+  );

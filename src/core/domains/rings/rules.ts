@@ -1,0 +1,15 @@
+import type { Rule } from '../../job/rules.ts';
+import type { RingsVocabulary } from './vocabulary.ts';
+
+export const rules: Rule<RingsVocabulary['flag']>[] = [
+  {
+    id: 'IL.03',
+    on: ['drive-shaft-out'],
+    off: ['rings-counted'],
+    bar: 'Drive shaft out, rings not counted: do not turn the crank',
+    never: 'Turn the crank.',
+    because: 'A thrust ring may lie in the gear.',
+    ifItHappened: 'Stop, count, search with magnet and lamp; a ring that is not found means opening the case.',
+    harm: 'machine'
+  }
+];

@@ -1,0 +1,54 @@
+import type { SettledFigure } from '../../job/settled.ts';
+import { settled } from './figures.ts';
+import { centreU, lastPatch } from './patch-work.ts';
+import type { StackState } from './works.ts';
+
+/** What measuring the drive settles: its float, its depth, the contact on its teeth. */
+export function settle(state: StackState): SettledFigure[] {
+  const { stack, patches } = state.work;
+  const out: SettledFigure[] = [];
+  if (stack.bare)
+    out.push(
+      settled('float-bare', {
+        value: stack.bare.floatMm,
+        u: stack.bare.uMm,
+        verdict: stack.packing.length ? null : stack.bare.verdict.state,
+        calc: 'stack.endFloat',
+        input: { washerMm: stack.washers.map((w) => w.value), gaps: stack.gaps.map((g) => g.blades) },
+        output: stack.bare
+      })
+    );
+  if (stack.float && (stack.float.from !== 'washer' || stack.packingMm))
+    out.push(
+      settled('float', {
+        ...(stack.float.from === 'washer' ? { label: 'End float with packing' } : {}),
+        value: stack.float.mm,
+        u: stack.float.uMm,
+        verdict: stack.float.verdict?.state ?? null,
+        calc: 'stack.pick',
+        input: { packing: stack.packing.map((p) => p.name) },
+        output: stack.float
+      })
+    );
+  const { engagement: e } = stack;
+  if (e) {
+    const shared = { u: e.uMm, calc: 'stack.engagement', output: e };
+    out.push(settled('engagement', { ...shared, value: e.engagementMm, verdict: e.verdict.state }));
+    if (e.clearanceMm !== undefined)
+      out.push(settled('clearance', { ...shared, value: e.clearanceMm, verdict: e.clearanceVerdict!.state }));
+  }
+  const read = lastPatch(patches);
+  const patch = read?.pattern;
+  if (patch)
+    out.push(
+      settled('patch', {
+        label: patch.deeperMm >= 0 ? 'Contact, below the middle' : 'Contact, above the middle',
+        value: Math.abs(patch.deeperMm),
+        u: centreU(read!),
+        verdict: patch.edgeContact ? 'out' : patch.state === 'centred' ? 'in' : 'unsure',
+        calc: 'mesh.pattern',
+        output: patch
+      })
+    );
+  return out;
+}

@@ -1,0 +1,77 @@
+import { cycleDegOf } from '../../engine/engine.ts';
+import type { Domain, StepView } from '../../job/domain.ts';
+import { judgedOpen } from '../../job/judged.ts';
+import { raised } from '../../job/rules.ts';
+import { domain as distributor } from '../distributor/domain.ts';
+import { dwellDoubt } from './doubts.ts';
+import { settled } from './figures.ts';
+import { gapWork } from './gap-work.ts';
+import { STROKE_NOT_PROVED } from './rules.ts';
+import { timings } from './timing-work.ts';
+import { choiceOf, type TimingVocabulary } from './vocabulary.ts';
+import { biasHeadline, gapHeadline, housingTurns, timingHeadline, timingOpen } from './words.ts';
+import type { TimingContext, TimingState, TimingWorks } from './works.ts';
+import type { CrankWorks } from '../crank/works.ts';
+
+/** The housing and the timing it sets: at rest, by strobe, gap and dwell, a bias for the first start. */
+export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']> = {
+  name: 'timing',
+  needs: [distributor],
+  works: {
+    timing: (c) => timings(c.sheet, c.engine, c.r, c.works.mark, c.schools.trigger.option),
+    gap: (c) => gapWork(c.engine, c.r)
+  },
+  surfaces: {
+    timing: {
+      headline: timingHeadline,
+      open: timingOpen,
+      aim: (state, step, prefer) => {
+        const named = (s: string) => step.slots.find((x) => x.slot === s)!;
+        if (prefer === 'rim') return { slot: named('rim'), as: 'rim', n: null };
+        const t = state.work.timing[step.id]!;
+        const base = named(t.slot);
+        const repeat = prefer ? prefer === 'again' : t.nextIsRepeat;
+        return { slot: base, as: repeat ? `${base.slot}-again` : base.slot, n: null };
+      }
+    },
+    gap: { headline: gapHeadline, open: judgedOpen },
+    bias: { headline: (state) => biasHeadline(state) }
+  },
+  schools: {
+    trigger: (e) => {
+      const kind = choiceOf(e, 'triggerKind');
+      if (kind === 'induction') return { option: 'edge', because: 'the data sheet names an induction pickup' };
+      if (kind === 'vane') return { option: 'vane', because: 'the data sheet names a vane sensor' };
+      return kind === 'contacts'
+        ? { option: 'lamp', because: 'the data sheet names contacts' }
+        : { option: 'lamp', because: 'it needs hardly any power; the data sheet does not say what triggers' };
+    },
+    bias: () => ({
+      option: 'none',
+      because: 'what is set is then what is meant; a bias is logged as one and cleared at the strobe'
+    })
+  },
+  figures: (state) => state.steps.flatMap((v) => timingFigure(state, v)),
+  interlocks: (c) => (asksStroke(c) ? raised([STROKE_NOT_PROVED], flagsOf(c)) : []),
+  doubts: { dwell: dwellDoubt },
+  card: housingTurns
+};
+
+function timingFigure(state: TimingState, { step }: StepView) {
+  const t = state.work.timing[step.id];
+  if (!t?.latest) return [];
+  return [
+    settled(step.role === 'strobe' ? 'timing:strobe' : 'timing:at-rest', {
+      value: t.latest.btdc,
+      u: t.latest.uDeg,
+      verdict: t.latest.verdict?.state ?? null,
+      calc: 'static.adjust',
+      input: { measuredBtdc: t.latest.btdc, targetBtdc: t.targetBtdc, engine: state.engine.id },
+      output: t.latest.move
+    })
+  ];
+}
+
+const asksStroke = (c: TimingContext): boolean =>
+  cycleDegOf(c.engine) === 720 && c.sheet.steps.some((s) => s.surface === 'strokes');
+const flagsOf = (c: TimingContext): Set<string> => new Set([...c.r.flags].flatMap(([f, on]) => (on ? [f] : [])));

@@ -1,0 +1,59 @@
+import { slotsOf } from '../../job/vocabulary.ts';
+import type { Limits } from '../../job/run-sheet.ts';
+
+/** The initial timing, as the data sheet has it. */
+const initial = { least: 'staticMinBtdc', most: 'staticMaxBtdc', target: 'staticBtdc' } satisfies Limits;
+const setting = (label: string, gauge: 'wheel' | 'strobe', more: { required?: boolean } = {}) =>
+  ({
+    label,
+    quantity: 'timing',
+    gauge,
+    repeats: true,
+    also: ['again'],
+    combine: 'mean',
+    limits: initial,
+    ...more
+  }) as const;
+
+export const slots = slotsOf({
+  'contact-gap': {
+    label: 'gap, on the peak of the lobe',
+    quantity: 'length',
+    gauge: 'blade',
+    combine: 'mean',
+    limits: { least: 'contactGapMinMm', most: 'contactGapMaxMm' },
+    figure: 'contact-gap'
+  },
+  dwell: {
+    label: 'dwell, distributor degrees',
+    quantity: 'angle',
+    gauge: 'wheel',
+    repeats: true,
+    combine: 'last',
+    limits: { least: 'dwellMinDeg', most: 'dwellMaxDeg' },
+    figure: 'dwell'
+  },
+  bias: { label: 'bias, degrees of the crank', quantity: 'angle', gauge: 'eye', combine: 'last' },
+  'room-cw': { label: 'free clockwise, housing degrees', quantity: 'angle', gauge: 'eye' },
+  'room-ccw': { label: 'free anticlockwise, housing degrees', quantity: 'angle', gauge: 'eye' },
+  idle: { label: 'idle speed', quantity: 'speed', gauge: 'tacho' },
+  strobe: setting('strobe on the mark, at idle', 'strobe', { required: true }),
+  torque: { label: 'clamp bolt', quantity: 'torque', gauge: 'torque' },
+  fires: setting('trigger fires, read on the wheel', 'wheel'),
+  'fires-edge': setting('tooth at its pole, read on the wheel', 'wheel'),
+  'fires-spark': setting('flash seen, read on the wheel', 'wheel'),
+  'fires-vane': setting('sensor changes, read on the wheel', 'wheel'),
+  'fires-tip': setting('tip under its terminal, read on the wheel', 'wheel'),
+  rim: { label: 'housing at the rim scale', quantity: 'length', gauge: 'micrometer', repeats: true }
+});
+
+/** The slot in which each way of seeing the firing point is read. */
+export const slotOfWay = {
+  lamp: slots.fires,
+  edge: slots['fires-edge'],
+  spark: slots['fires-spark'],
+  vane: slots['fires-vane'],
+  tip: slots['fires-tip']
+} as const;
+/** Where the trigger fires, by each way of seeing it; what is set at the rim beside it. */
+export const firingSlots = [...Object.values(slotOfWay), slots.rim];

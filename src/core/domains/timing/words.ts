@@ -1,0 +1,57 @@
+import type { StepView } from '../../job/domain.ts';
+import { judgedHeadline } from '../../job/judged.ts';
+import { turnWord, type LengthText } from '../../job/texts.ts';
+import { formatTiming } from '../../units/format.ts';
+import { biasOf } from './bias.ts';
+import type { SettingRow } from './timing-work.ts';
+import type { TimingState } from './works.ts';
+
+/** How the housing must be turned for a reading: `Turn the housing anticlockwise (from above) 1.4°, 1.01 mm at the rim`. */
+export function housingText(row: SettingRow, len: LengthText): string | null {
+  const m = row.move;
+  if (!m) return null;
+  if (m.turn === 'none') return 'The housing stands right. Leave it.';
+  const rim = m.rimMm === undefined ? '' : `, ${len(m.rimMm, 2)} at the rim`;
+  return `Turn the housing ${turnWord(m.turn)} (from above) ${m.housingDeg.toFixed(2)}°${rim}`;
+}
+
+export function timingHeadline(state: TimingState, v: StepView, len: LengthText): string | null {
+  const { latest } = state.work.timing[v.step.id]!;
+  const judged = latest?.verdict?.state;
+  if (!latest) return null;
+  if (judged === 'in') return `In: ${formatTiming(latest.btdc)} with the mark\u2019s error taken off`;
+  if (judged === 'unsure') return 'Too close to call: read it once more without turning the housing';
+  return housingText(latest, len);
+}
+
+export function timingOpen(state: TimingState, v: StepView): string | null {
+  const judged = state.work.timing[v.step.id]?.latest?.verdict?.state;
+  if (judged === undefined || judged === 'in') return null;
+  return judged === 'out' ? 'the last reading is outside the limits' : 'the last reading is too close to call';
+}
+
+export function gapHeadline(state: TimingState, v: StepView, len: LengthText): string | null {
+  const { shift } = state.work.gap;
+  if (!shift || Math.abs(shift.timingShiftDeg) < 0.05) return judgedHeadline(state, v, len);
+  return `From ${shift.fromDeg}° to ${shift.toDeg}° of dwell moves the timing ${Math.abs(shift.timingShiftDeg).toFixed(1)}° ${shift.timingShiftDeg > 0 ? 'earlier' : 'later'}`;
+}
+
+/** How far to turn the housing for the bias, from where it was set. */
+export function biasHeadline(state: TimingState): string | null {
+  const b = biasOf(state);
+  if (!b) return null;
+  if (b.deg === 0) return 'The exact setting is kept: no bias';
+  return `Turn the housing ${b.move.housingDeg.toFixed(2)}° ${turnWord(b.move.turn as 'cw' | 'ccw')} (from above): ${Math.abs(b.deg).toFixed(1)}° ${b.deg > 0 ? 'early' : 'late'}, logged as a bias`;
+}
+
+/** The turn that each strobe reading outside the limits led to, for the card. */
+export function housingTurns(state: TimingState, len: LengthText): { label: string; value: string }[] {
+  return state.sheet.steps
+    .filter((s) => s.role === 'strobe')
+    .flatMap((s) => state.work.timing[s.id]?.rows ?? [])
+    .filter((r) => r.verdict?.state === 'out' && r.move && r.move.turn !== 'none')
+    .map((r) => ({
+      label: `Housing turned after reading ${r.n}`,
+      value: `${r.move!.housingDeg.toFixed(2)}° ${turnWord(r.move!.turn as 'cw' | 'ccw')}${r.move!.rimMm === undefined ? '' : `, ${len(r.move!.rimMm, 2)} at the rim`}`
+    }));
+}

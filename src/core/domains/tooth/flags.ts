@@ -1,0 +1,24 @@
+import type { FlagWords } from '../../job/run-sheet.ts';
+
+/** States of the job, as the bench says them; a danger must be off before anything turns by power. */
+export const flags = {
+  'tooth-chosen': { on: 'tooth judged right', off: 'tooth not judged', danger: false },
+  'drive-oriented': { on: 'drive points where it should', off: 'direction of the drive not judged', danger: false },
+  'drive-shaft-out': { on: 'drive shaft out', off: 'drive shaft in', danger: true },
+  'shaft-held-down': { on: 'drive shaft held down', off: 'drive shaft not held down', danger: false, hard: true },
+  'shaft-fault-proved': {
+    on: 'shaft proved to be the fault',
+    off: 'shaft not proved to be the fault',
+    danger: false,
+    hard: true
+  },
+  'shaft-unsupported': {
+    on: 'drive shaft not held down',
+    off: 'nothing stands loose on the drive',
+    danger: true,
+    hard: true
+  },
+  'spring-out': { on: 'preload spring out', off: 'preload spring in', danger: true, hard: true },
+  'pushrod-out': { on: 'push rod and flange off', off: 'push rod and flange on', danger: true, hard: true },
+  'cam-timed': { on: 'cam meshed on its marks', off: 'cam not meshed', danger: false }
+} as const satisfies Record<string, FlagWords>;

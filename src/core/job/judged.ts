@@ -1,0 +1,123 @@
+import { verdict, type Verdict } from '../calculations/verdict/verdict.ts';
+import { gaugeU } from '../calculations/gauge/gauge-combine.ts';
+import { numberOf, type Engine } from '../engine/engine.ts';
+import { formatValue } from '../units/format.ts';
+import { baseUnit, unitSign, type Quantity } from '../units/units.ts';
+import type { SettledFigure } from './settled.ts';
+import { gaugeOf, settledOf, type Settled } from './readings.ts';
+import type { Reading } from './replayed.ts';
+import type { Slot, Step } from './run-sheet.ts';
+import type { JobState, StepView } from './domain.ts';
+import { lengthLimits, lengthPm, lower, plusMinus, VERDICT_WORD, verdictOpen, type LengthText } from './texts.ts';
+
+/** A measured figure with the limits of the data sheet it is judged by. Base units of its quantity; u is one standard uncertainty. */
+export interface Judged extends Settled {
+  min: number | null;
+  max: number | null;
+  target: number | null;
+  /** null where the data sheet has no limit: then nothing is said of it */
+  verdict: Verdict | null;
+}
+
+/** What the data sheet says of a slot's limits; null where it says nothing. */
+export function limitsOf(engine: Engine, slot: Slot): Pick<Judged, 'min' | 'max' | 'target'> {
+  const value = (name: string | undefined) => (name === undefined ? null : (numberOf(engine, name) ?? null));
+  return { min: value(slot.limits?.least), max: value(slot.limits?.most), target: value(slot.limits?.target) };
+}
+
+/** A figure against a slot's limits; not judged without any. */
+export function judge(engine: Engine, slot: Slot, figure: Settled): Judged {
+  const limits = limitsOf(engine, slot);
+  const { min, max } = limits;
+  return {
+    ...figure,
+    ...limits,
+    verdict: min === null && max === null ? null : verdict(figure.value, figure.u, min, max)
+  };
+}
+
+/** The figure that the readings of a slot make, as the slot says they combine, judged by its limits; null without any. */
+export function judgedSlot(engine: Engine, readings: readonly Reading[], slot: Slot): Judged | null {
+  const mine = readings.filter((r) => r.slot === slot.slot);
+  const last = mine[mine.length - 1];
+  if (!last) return null;
+  const figure =
+    slot.combine === 'last'
+      ? { value: last.value, u: gaugeU(gaugeOf(last)), n: mine.length }
+      : settledOf(mine, slot.slot)!;
+  return judge(engine, slot, figure);
+}
+
+/** The slots of a step that are judged by themselves, with what was read of each. */
+export const judgedRows = (state: JobState, step: Step): { slot: Slot; judged: Judged | null }[] =>
+  step.slots
+    .filter((s) => s.limits || s.figure)
+    .map((slot) => ({ slot, judged: judgedSlot(state.engine, state.readings, slot) }));
+
+const decimals: Partial<Record<Quantity, number>> = { length: 3, speed: 0, count: 0, torque: 1, pressure: 1 };
+
+/** A judged figure in words: value and ± in the unit of whoever reads it. */
+export function judgedText(slot: Slot, j: Judged, len: LengthText): string {
+  if (slot.quantity === 'length') return lengthPm(len, j.value, j.u);
+  const d = decimals[slot.quantity] ?? 2;
+  return `${formatValue(j.value, baseUnit(slot.quantity), d).replace(/(\d)(\D*)$/, `$1 ${plusMinus(j.u, d)}$2`)}`;
+}
+
+/** Its limits in words. */
+export function limitsText(slot: Slot, j: Pick<Judged, 'min' | 'max'>, len: LengthText): string {
+  if (slot.quantity === 'length') return lengthLimits(len, j.min, j.max, 2);
+  const bare = (x: number) => String(Number(x.toFixed(2)));
+  const of = (x: number) => bare(x) + unitSign[baseUnit(slot.quantity)];
+  if (j.min !== null && j.max !== null) return `${bare(j.min)} to ${of(j.max)}`;
+  if (j.min !== null) return `${of(j.min)} or more`;
+  return j.max !== null ? `${of(j.max)} or less` : 'no limit on the data sheet';
+}
+
+/** The finding of a judged step: the last figure read, and how it was judged. */
+export function judgedHeadline(state: JobState, v: StepView, len: LengthText): string | null {
+  const row = judgedRows(state, v.step).findLast((x) => x.judged);
+  if (!row?.judged) return null;
+  const said = `${row.slot.label.charAt(0).toUpperCase()}${row.slot.label.slice(1)}: ${judgedText(row.slot, row.judged, len)}`;
+  return row.judged.verdict ? `${said}, ${VERDICT_WORD[row.judged.verdict.state]}` : said;
+}
+
+/** What its figures leave open. */
+export function judgedOpen(state: JobState, v: StepView): string | null {
+  for (const { slot, judged } of judgedRows(state, v.step)) {
+    const open = verdictOpen(lower(slot.label), judged?.verdict?.state);
+    if (open !== null) return open;
+  }
+  return null;
+}
+
+const kindOf: Partial<Record<Quantity, SettledFigure['kind']>> = {
+  length: 'length',
+  timing: 'timing',
+  speed: 'speed',
+  angle: 'angle',
+  bearing: 'angle'
+};
+
+/** Figures that slots settle by themselves, in the order of the run sheet; a slot that several steps ask for counts once. */
+export function judgedFigures(state: JobState): SettledFigure[] {
+  const out = new Map<string, SettledFigure>();
+  for (const step of state.sheet.steps)
+    for (const slot of step.slots) {
+      const judged = slot.figure === undefined ? null : judgedSlot(state.engine, state.readings, slot);
+      if (!judged || out.has(slot.figure!)) continue;
+      const { value, u, n, min, max, target } = judged;
+      out.set(slot.figure!, {
+        key: slot.figure!,
+        label: slot.label.charAt(0).toUpperCase() + slot.label.slice(1),
+        value,
+        u,
+        kind: kindOf[slot.quantity] ?? 'plain',
+        verdict: judged.verdict?.state ?? null,
+        proved: true,
+        calc: 'gauge.combine',
+        input: { readings: n, min, max, target, unit: baseUnit(slot.quantity) },
+        output: { value, u }
+      });
+    }
+  return [...out.values()];
+}

@@ -1,0 +1,52 @@
+import type { SignKind } from '../calculations/cycle/cycle-evidence.ts';
+import type { EventOf, Figure, JobEvent, Person } from './events.ts';
+
+/** A reading as it stands: the last figure given for it, what it replaced and why, and where an amendment hooks on. */
+export interface Reading extends Figure {
+  id: string;
+  step: string;
+  slot: string;
+  quantity: EventOf<'reading'>['quantity'];
+  by: Person;
+  at: string;
+  seq: number;
+  /** the last event about this reading; an amendment names it, so that two at once collide */
+  basis: string;
+  replaced: { text: string; by: Person; at: string; reason: string }[];
+}
+
+export interface StepMark {
+  state: 'done' | 'skipped';
+  at: string;
+  by: Person;
+  reason?: string;
+}
+
+/** A movement of the crank as told; NaN stands for the run sheet's reference, null for lost. */
+export type CrankTold = Pick<EventOf<'crank'>, 'crankDeg' | 'move' | 'seq'>;
+
+/** What the log says, event by event, before any of it is worked out. */
+export interface Replayed {
+  readings: Reading[];
+  marks: Map<string, StepMark>;
+  flags: Map<string, boolean>;
+  /** what each done step changed, for opening it again */
+  before: Map<string, [string, boolean][]>;
+  chosen: Map<string, string>;
+  signs: Map<SignKind, boolean>;
+  /** when the last sign was given: they speak of the crank where it stood then */
+  signsSeq: number | null;
+  /** the crank was turned without a count since: the signs stand for the record, but no longer say where it is */
+  signsStale: boolean;
+  facts: Map<string, boolean>;
+  overrides: EventOf<'override'>[];
+  remarks: EventOf<'remark'>[];
+  /** parts taken out of the tray, in order */
+  takes: EventOf<'take'>[];
+  /** the curve that is wanted, as last said */
+  target: EventOf<'target'> | null;
+  /** the crank's movements as told, in order, with readings of the wheel left to whoever places it */
+  crank: CrankTold[];
+  undone: Set<string>;
+  last: JobEvent | null;
+}

@@ -1,0 +1,32 @@
+import type { AllWords } from '../domains/list.ts';
+import * as capSteps from '../domains/cap/steps.ts';
+import * as crankSteps from '../domains/crank/steps.ts';
+import * as curvesSteps from '../domains/curves/steps.ts';
+import * as distributorSteps from '../domains/distributor/steps.ts';
+import * as engineSteps from '../domains/engine/steps.ts';
+import * as gearsSteps from '../domains/gears/steps.ts';
+import * as stackSteps from '../domains/stack/steps.ts';
+import * as timingSteps from '../domains/timing/steps.ts';
+import * as toothSteps from '../domains/tooth/steps.ts';
+import { completeStep, type SheetPlan, type Step } from '../job/run-sheet.ts';
+import type { StepText, Use } from '../job/vocabulary.ts';
+
+/** Steps that are shared, as a sheet uses them: it may narrow them with the words of all trades. */
+type Shared<M> = { [K in keyof M]: M[K] extends (u: Use) => Step ? (u: Use<AllWords>) => Step : M[K] };
+const shared = <M extends object>(steps: M): Shared<M> => steps as Shared<M>;
+
+export const engine = shared(engineSteps);
+export const crank = shared(crankSteps);
+export const distributor = shared(distributorSteps);
+export const timing = shared(timingSteps);
+export const stack = shared(stackSteps);
+export const tooth = shared(toothSteps);
+export const gears = shared(gearsSteps);
+export const cap = shared(capSteps);
+export const curves = shared(curvesSteps);
+
+/** A step of one sheet alone. */
+export const step = (s: StepText<AllWords> & Use<AllWords>): Step => completeStep(s);
+
+type Plan = Omit<SheetPlan, 'begins' | 'reference'> & { begins: AllWords['flag'][]; reference?: AllWords['field'] };
+export const sheet = (s: Plan): SheetPlan => s;

@@ -1,0 +1,52 @@
+import type { Field } from '../engine/fields.ts';
+import type { Domain } from '../job/domain.ts';
+import type { Manifest } from '../job/manifest.ts';
+import type { RunSheet, SheetPlan, Step } from '../job/run-sheet.ts';
+
+/**
+ * A run sheet with everything it needs away from the list of trades. Its domains are those whose surfaces, schools or
+ * slots its steps have; a step that brings the crank to the sheet's reference, or counts from it, cannot do without its value.
+ */
+export function complete(
+  plan: SheetPlan,
+  domains: readonly Domain[],
+  manifests: readonly Manifest[],
+  fields: Field[]
+): RunSheet {
+  const steps = plan.steps.map((s) => withReference(s, plan.reference));
+  const surfaces = new Set(steps.map((s) => s.surface));
+  const schools = new Set(steps.flatMap((s) => s.school ?? []));
+  const slots = new Set(steps.flatMap((s) => s.slots.map((x) => x.slot)));
+  const has = (d: Domain, m: Manifest | undefined) =>
+    Object.keys(d.surfaces).some((x) => surfaces.has(x)) ||
+    Object.keys(d.schools ?? {}).some((x) => schools.has(x)) ||
+    Object.keys(m?.slots ?? {}).some((x) => slots.has(x));
+  return {
+    ...plan,
+    steps,
+    domains: domains
+      .filter((d) =>
+        has(
+          d,
+          manifests.find((m) => m.name === d.name)
+        )
+      )
+      .map((d) => d.name),
+    words: {
+      flags: Object.assign({}, ...manifests.map((m) => m.flags)),
+      hazards: Object.assign({}, ...manifests.map((m) => m.hazards)),
+      schools: pick(Object.assign({}, ...manifests.map((m) => m.schools)), schools),
+      fields
+    },
+    rules: manifests.flatMap((m) => m.rules)
+  };
+}
+
+function withReference(s: Step, reference: string | undefined): Step {
+  const needsIt = s.acts.includes('reaches-reference') || s.acts.includes('needs-reference');
+  if (reference === undefined || !needsIt || s.values.includes(reference)) return s;
+  return { ...s, values: [reference, ...s.values] };
+}
+
+const pick = <T>(all: Record<string, T>, keys: ReadonlySet<string>): Record<string, T> =>
+  Object.fromEntries(Object.entries(all).filter(([k]) => keys.has(k)));

@@ -1,0 +1,47 @@
+<script lang="ts">
+  import { judgedRows, judgedText, limitsText } from '$core/job/judged.ts';
+  import type { Step } from '$core/job/run-sheet.ts';
+  import type { Prefs } from '$lib/reader/prefs.ts';
+  import { lengthText } from '$lib/reader/units.ts';
+  import type { JobSession } from '../job/session.svelte.ts';
+  import Verdict from '../primitives/Verdict.svelte';
+
+  /** Every figure of a step that has limits: what was measured, how sure, what it is judged by, and the verdict. */
+  let { session, step, prefs }: { session: JobSession; step: Step; prefs: Prefs } = $props();
+  const len = $derived(lengthText(prefs));
+  const rows = $derived(judgedRows(session.state, step));
+  const name = (label: string) => label.charAt(0).toUpperCase() + label.slice(1);
+</script>
+
+{#each rows as { slot, judged } (slot.slot)}
+  {#if judged}
+    <div class="judged">
+      <p class="name">{name(slot.label)}{judged.n > 1 && slot.combine === 'mean' ? `, mean of ${judged.n}` : ''}</p>
+      <p class="big">
+        {judgedText(slot, judged, len)}
+        {#if judged.verdict}<Verdict state={judged.verdict.state} size={18} />{/if}
+      </p>
+      <p class="note">
+        {judged.verdict
+          ? `Limits: ${limitsText(slot, judged, len)}.`
+          : 'Not judged: the data sheet has no limits for it. Enter them with their source.'}
+      </p>
+    </div>
+  {/if}
+{/each}
+
+<style>
+  .judged {
+    padding: 4px 0 8px;
+    border-bottom: 1px solid var(--hair);
+  }
+  .name {
+    color: var(--ink-2);
+  }
+  .big {
+    font-stretch: 76%;
+    font-weight: 640;
+    font-size: 34px;
+    line-height: 1.15;
+  }
+</style>

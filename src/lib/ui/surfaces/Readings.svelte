@@ -1,0 +1,73 @@
+<script lang="ts">
+  import type { Reading } from '$core/job/replayed.ts';
+  import type { Prefs } from '$lib/reader/prefs.ts';
+  import ReadingText from '../job/ReadingText.svelte';
+  import type { ReadingLine } from '../job/line.svelte.ts';
+  import type { JobSession } from '../job/session.svelte.ts';
+
+  interface Props {
+    session: JobSession;
+    stepId: string;
+    prefs: Prefs;
+    line?: ReadingLine | undefined;
+    onamend: (r: Reading) => void;
+  }
+  let { session, stepId, prefs, line, onamend }: Props = $props();
+  const slots = $derived(session.sheet.steps.find((s) => s.id === stepId)?.slots ?? []);
+  const readings = $derived(session.readings(stepId));
+
+  function readNext(slot: string) {
+    if (!line) return;
+    line.prefer = slot;
+    document.getElementById('reading')?.focus();
+  }
+</script>
+
+{#if slots.length}
+  <table>
+    <caption class="only-read">Figures of this step</caption>
+    <thead><tr><th>figure</th><th class="n">read</th><th>by</th></tr></thead>
+    <tbody>
+      {#each slots as s (s.slot)}
+        {@const mine = readings.filter((r) => r.slot === s.slot)}
+        {@const next = line?.aim?.as === s.slot}
+        {#each mine as r, k (r.id)}
+          <tr class:next={next && k === mine.length - 1}
+            ><td
+              >{#if k === 0}{@render name(s)}{/if}</td
+            ><td class="n"><ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} /></td><td
+              class="quiet by">{r.by.name}</td
+            ></tr
+          >
+        {:else}
+          <tr class:next
+            ><td>{@render name(s)}</td><td class="n quiet" colspan="2">{s.required ? 'needed' : 'if it is read'}</td
+            ></tr
+          >
+        {/each}
+      {/each}
+    </tbody>
+  </table>
+{/if}
+
+{#snippet name(s: { slot: string; label: string })}
+  {#if line && slots.length > 1}<button class="link" onclick={() => readNext(s.slot)}>{s.label}</button
+    >{:else}{s.label}{/if}
+{/snippet}
+
+<style>
+  .by {
+    font-size: 13px;
+    font-stretch: 86%;
+    white-space: nowrap;
+  }
+  td.n {
+    white-space: nowrap;
+  }
+  .next {
+    box-shadow: inset 3px 0 0 var(--target);
+  }
+  .next td:first-child {
+    padding-left: 9px;
+  }
+</style>

@@ -1,0 +1,56 @@
+<script lang="ts">
+  import type { SurfaceProps } from '../props.ts';
+  import { words } from '$core/job/index.ts';
+  import { numberOf } from '$core/engine/engine.ts';
+  import { wheelTicks } from '$core/calculations/wheel/wheel-ticks.ts';
+  import { dateText } from '../../../reader/dates.ts';
+  import { lengthText } from '../../../reader/units.ts';
+  import Result from '../../job/Result.svelte';
+
+  let { session, prefs }: SurfaceProps = $props();
+  const mark = $derived(session.state.work.mark);
+  const damper = $derived(numberOf(session.engine, 'damperDiameterMm'));
+  const arcMm = $derived(
+    mark && damper
+      ? Math.abs(
+          wheelTicks({ diameterMm: damper, fromDeg: mark.errorDeg, toDeg: mark.errorDeg, stepDeg: 1 }).ticks[0]!.arcMm
+        )
+      : null
+  );
+  const help = $derived.by(() => {
+    if (!mark) return '';
+    const s = mark.since;
+    const change = !s
+      ? ''
+      : s.moved
+        ? ` The job of ${dateText(s.earlier.at, prefs)} found ${Math.abs(s.earlier.errorDeg).toFixed(2)}° ${s.earlier.errorDeg > 0 ? 'early' : 'late'}: a change beyond both uncertainties. Look at the ring’s bond line; do not trust the mark until it is replaced or marked anew.`
+        : ` No change since ${dateText(s.earlier.at, prefs)} that the gauges could show.`;
+    const side = mark.errorDeg > 0 ? 'advanced' : 'retarded';
+    const arc = arcMm === null ? '' : ` On this damper that is ${lengthText(prefs)(arcMm, 1)} along the rim.`;
+    if (Math.abs(mark.errorDeg) <= 2 * mark.uDeg) return `Less than its uncertainty: keep the mark.${arc}${change}`;
+    return `A strobe on this mark reads ${Math.abs(mark.errorDeg).toFixed(2)}° too ${side}. It is taken off every reading from here on.${arc}${change}`;
+  });
+</script>
+
+{#if mark}
+  <div class="mark">
+    <Result
+      value="{Math.abs(mark.errorDeg).toFixed(2)}° {mark.errorDeg > 0 ? 'early' : mark.errorDeg < 0 ? 'late' : ''}"
+      pm="{words.plusMinus(mark.uDeg)}°"
+      {help}
+    />
+    <p class="small quiet">
+      What the mark reads with the crank at true TDC: the wheel was zeroed on the mark and shows {session.state.work.tdc.found!.tdcWheelDeg.toFixed(
+        2
+      )}° there.
+    </p>
+  </div>
+{:else}
+  <p class="quiet">True TDC is not found yet, so the mark cannot be judged.</p>
+{/if}
+
+<style>
+  .mark {
+    max-width: 560px;
+  }
+</style>

@@ -1,0 +1,38 @@
+<script lang="ts">
+  import type { SurfaceProps } from '../props.ts';
+  import type { Match } from '$core/calculations/curve/curve-match.ts';
+  import Recurve from '../../curves/Recurve.svelte';
+  import { TargetHand } from '../../curves/target.svelte.ts';
+
+  let { session, view, stepId }: SurfaceProps = $props();
+  const work = $derived(session.state.work);
+  const hand = new TargetHand(() => session.state.work.recurve.target);
+  let best: Match | null = null;
+
+  function take(m: Match) {
+    if (hand.moved && session.say({ kind: 'target', step: stepId, points: hand.points })) return;
+    hand.drop();
+    if (session.say({ kind: 'take', step: stepId, part: 'spring', items: [...m.springs] })) return;
+    if (session.say({ kind: 'take', step: stepId, part: 'stop', items: [m.stop] })) return;
+    session.say({
+      kind: 'remark',
+      step: stepId,
+      text: `Set the initial timing to ${m.initialBtdc}° before with these springs.`
+    });
+  }
+  $effect(() => {
+    view.keys = { t: { name: 'take springs and stop', act: () => best && take(best) } };
+    return () => (view.keys = {});
+  });
+</script>
+
+<Recurve
+  engine={session.engine}
+  sweep={work.sweeps[0] ?? null}
+  work={work.recurve}
+  stock={session.stock}
+  {hand}
+  height={330}
+  ontake={take}
+  onbest={(m) => (best = m)}
+/>

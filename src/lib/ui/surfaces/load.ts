@@ -1,0 +1,32 @@
+import type { Component } from 'svelte';
+import type { SurfaceProps } from './props.ts';
+
+export type SurfacePart = Component<SurfaceProps>;
+
+// a surface is the file of its name in the folder of its trade: nothing else has to know it
+const files = import.meta.glob<{ default: SurfacePart }>('./*/*.surface.svelte');
+const parts = new Map(Object.entries(files).map(([path, load]) => [/([\w-]+)\.surface/.exec(path)![1]!, load]));
+
+/** The names of all surfaces that can be drawn. */
+export const drawn = (): string[] => [...parts.keys()];
+
+const loaded = new Map<string, SurfacePart>();
+
+/** The surface when it is here already, so that a step shown before shows at once. */
+export const surfaceHere = (surface: string): SurfacePart | undefined => loaded.get(surface);
+
+/** Fetches a step's surface: a job view carries only what its steps have shown. */
+export async function loadSurface(surface: string): Promise<SurfacePart> {
+  const here = loaded.get(surface);
+  if (here) return here;
+  const load = parts.get(surface);
+  if (!load) throw new Error(`No surface is called ${surface}.`);
+  const part = (await load()).default;
+  loaded.set(surface, part);
+  return part;
+}
+
+/** Fetches what the other steps of a run sheet show, so that no step has to wait for its drawing, or for a network that is gone. */
+export async function loadTheRest(surfaces: Iterable<string>): Promise<void> {
+  for (const s of new Set(surfaces)) await loadSurface(s).catch(() => {});
+}

@@ -1,0 +1,16 @@
+import type { Reading } from '$core/job/replayed.ts';
+import type { Prefs } from '$lib/reader/prefs.ts';
+import type { ReadingLine } from '../job/line.svelte.ts';
+import type { JobSession } from '../job/session.svelte.ts';
+import type { JobView } from '../job/view.svelte.ts';
+
+/** What the job view hands to the surface of a step. */
+export interface SurfaceProps {
+  session: JobSession;
+  view: JobView;
+  line: ReadingLine;
+  prefs: Prefs;
+  stepId: string;
+  /** opens the reading line on a reading that is to be amended */
+  onamend: (r: Reading) => void;
+}

@@ -1,0 +1,173 @@
+<script lang="ts">
+  import type { SurfaceProps } from '../props.ts';
+  import { housingText } from '$core/domains/timing/words.ts';
+  import { words } from '$core/job/index.ts';
+  import { choiceOf, listOf, numberOf } from '$core/engine/engine.ts';
+  import { formatTiming } from '$core/units/format.ts';
+  import Cap from '../../instruments/cap/Cap.svelte';
+  import { lengthText } from '../../../reader/units.ts';
+  import Verdict from '../../primitives/Verdict.svelte';
+  import ReadingText from '../../job/ReadingText.svelte';
+  import Result from '../../job/Result.svelte';
+  import Caution from '../../job/Caution.svelte';
+  import TimingBasis from './TimingBasis.svelte';
+
+  let { session, stepId, line, prefs, onamend }: SurfaceProps = $props();
+
+  // while the step changes this part is asked once more, for a step that is not of its kind
+  const work = $derived(session.state.work.timing[stepId] ?? Object.values(session.state.work.timing)[0]!);
+  const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
+  const len = $derived(lengthText(prefs));
+  const latest = $derived(work.latest);
+  const order = $derived(listOf(session.engine, 'firingOrder'));
+  const rotor = $derived(choiceOf(session.engine, 'rotorDirection') as 'cw' | 'ccw' | undefined);
+  const tower = $derived(session.state.readings.findLast((r) => r.slot === 'tower')?.value ?? null);
+  const move = $derived(latest ? housingText(latest, len) : null);
+  const limits = $derived(
+    work.minBtdc === null && work.maxBtdc === null
+      ? null
+      : `${work.minBtdc === null ? '' : formatTiming(work.minBtdc)}${work.minBtdc !== null && work.maxBtdc !== null ? ' to ' : ''}${work.maxBtdc === null ? '' : formatTiming(work.maxBtdc)}`
+  );
+  const source = $derived(
+    session.engine.values.staticMinBtdc?.source ?? session.engine.values.staticMaxBtdc?.source ?? ''
+  );
+  const help = $derived.by(() => {
+    if (!latest) return '';
+    const asks = limits
+      ? `${source.charAt(0).toUpperCase()}${source.slice(1)} allows ${limits}.`
+      : 'The data sheet sets no limits: not judged.';
+    if (!work.markKnown)
+      return `${asks} True TDC was not found, so the mark’s error is not taken off and nothing is judged.`;
+    if (latest.verdict?.state === 'unsure') {
+      const more =
+        latest.uMark > latest.uReading
+          ? 'Most of the doubt comes from true TDC: another pair there helps most.'
+          : 'Most of the doubt comes from this reading: repeat it without turning the housing.';
+      return `${asks} ${more}`;
+    }
+    return `${asks} Target ${formatTiming(work.targetBtdc!)}.`;
+  });
+  const repeats = $derived(line.prefer ? line.prefer === 'again' : work.nextIsRepeat);
+</script>
+
+{#if session.state.schools.trigger.option === 'spark' && step.school === 'trigger'}
+  <Caution
+    ><p>
+      <b>Ignition on with the engine at rest: high voltage.</b> Spare leads grounded, openings clear of fuel, injection
+      shut: every flash may also trigger it. Do not leave it on for long.
+      <span class="defer">Defers to occupational health advice.</span>
+    </p></Caution
+  >
+{/if}
+{#if session.state.work.mark}
+  <p class="way">
+    The mark’s error is taken off: {Math.abs(session.state.work.mark.errorDeg) <= 2 * session.state.work.mark.uDeg
+      ? 'the mark agrees with true TDC'
+      : `the mark stands ${session.state.work.mark.errorDeg > 0 ? 'early' : 'late'}`}
+    ({Math.abs(session.state.work.mark.errorDeg).toFixed(2)}° {words.plusMinus(session.state.work.mark.uDeg)}°){session
+      .state.work.mark.from
+      ? `, as the job of ${session.state.work.mark.from.at.slice(0, 10)} proved it`
+      : ''}.
+  </p>
+{/if}
+<div class="beside">
+  {#if order && rotor}
+    <Cap
+      {order}
+      {rotor}
+      ratio={numberOf(session.engine, 'ratio') ?? 0.5}
+      firingDeg={listOf(session.engine, 'firingOffsets')}
+      firstBearing={tower}
+      housing={latest?.move && latest.verdict?.state !== 'in' ? { turn: latest.move.turn, text: move ?? '' } : null}
+    />
+  {/if}
+  <div class="read">
+    <table>
+      <caption class="only-read">Settings of the housing with their readings</caption>
+      <thead
+        ><tr
+          ><th>setting</th><th class="n">read</th><th class="n">mark taken off</th><th
+            ><span class="only-read">verdict</span></th
+          ></tr
+        ></thead
+      >
+      <tbody>
+        {#each work.rows as r (r.n)}
+          <tr>
+            <td>{r.n}</td>
+            <td class="n"
+              >{#each r.readings as x (x.id)}<div>
+                  <ReadingText reading={x} {prefs} unsent={session.unsent.has(x.id)} {onamend} />
+                </div>{/each}</td
+            >
+            <td class="n"
+              ><div class="whole">{formatTiming(r.btdc, 2)}</div>
+              {words.plusMinus(r.uDeg)}°</td
+            >
+            <td
+              >{#if r.verdict}<Verdict state={r.verdict.state} size={14} />{/if}</td
+            >
+          </tr>
+        {:else}
+          <tr><td colspan="4" class="quiet">No reading yet.</td></tr>
+        {/each}
+      </tbody>
+    </table>
+    {#if latest}
+      <Result
+        value={formatTiming(latest.btdc, 2)}
+        pm="{words.plusMinus(latest.uDeg)}°"
+        verdict={latest.verdict?.state ?? null}
+        {help}
+      />
+      {#if move && latest.verdict?.state !== 'in'}<p class="move" data-testid="housing">{move}.</p>{/if}
+      <TimingBasis
+        {work}
+        {line}
+        {len}
+        ways={session.sheet.words.schools['trigger']}
+        asksRim={step.slots.some((x) => x.slot === 'rim')}
+      />
+      <fieldset>
+        <legend class="only-read">What the next reading is</legend>
+        <label
+          ><input type="radio" name="next-reading" checked={!repeats} onchange={() => (line.prefer = 'turned')} /> the next
+          reading is after turning the housing</label
+        >
+        <label
+          ><input type="radio" name="next-reading" checked={repeats} onchange={() => (line.prefer = 'again')} /> it repeats
+          this setting</label
+        >
+      </fieldset>
+    {/if}
+  </div>
+</div>
+
+<style>
+  .way {
+    font-size: 14px;
+    color: var(--ink-2);
+    margin-bottom: 10px;
+  }
+  .whole {
+    white-space: nowrap;
+  }
+  .move {
+    font-size: 18px;
+    font-weight: 640;
+    color: var(--target);
+    margin-bottom: 8px;
+  }
+  fieldset label {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-height: 36px;
+    font-size: 14.5px;
+  }
+  input {
+    width: 18px;
+    height: 18px;
+    accent-color: var(--ink);
+  }
+</style>
