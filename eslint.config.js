@@ -3,6 +3,7 @@ import prettier from 'eslint-config-prettier';
 import svelte from 'eslint-plugin-svelte';
 import { defineConfig, globalIgnores } from 'eslint/config';
 import globals from 'globals';
+import jsdoc from 'eslint-plugin-jsdoc';
 import ts from 'typescript-eslint';
 import svelteConfig from './svelte.config.js';
 
@@ -52,10 +53,34 @@ export default defineConfig(
     }
   },
   {
+    // every calculation says what it is; formula, source, errors and example stand beside it in calcs.ts
+    files: ['src/core/calculations/**/*.ts'],
+    plugins: { jsdoc },
+    rules: {
+      'jsdoc/require-jsdoc': [
+        'error',
+        { publicOnly: true, require: { FunctionDeclaration: true, ArrowFunctionExpression: true } }
+      ],
+      'jsdoc/require-description': 'error'
+    }
+  },
+  {
     files: ['src/lib/**', 'src/routes/**'],
     ignores: ['src/lib/server/repositories/**', 'src/lib/server/db/**', 'src/lib/server/live/**'],
     rules: {
-      'no-restricted-imports': ['error', { paths: [{ name: 'pg', message: 'SQL lives in the repositories.' }] }]
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [{ name: 'pg', message: 'SQL lives in the repositories.' }],
+          patterns: [
+            {
+              group: ['**/db/pool.ts'],
+              importNames: ['query', 'getPool'],
+              message: 'SQL lives in the repositories.'
+            }
+          ]
+        }
+      ]
     }
   }
 );

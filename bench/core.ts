@@ -1,6 +1,5 @@
 import * as crankWords from '../src/core/domains/crank/words.ts';
 import { jobState } from '../src/core/job/index.ts';
-import { words } from '../src/core/job/index.ts';
 import { cycleState } from '../src/core/calculations/cycle/cycle-state.ts';
 import { slider, dropMm } from '../src/core/calculations/piston/slider.ts';
 import { tdcFit } from '../src/core/calculations/tdc/tdc-fit.ts';

@@ -32,6 +32,16 @@ export async function testAll(only) {
   if (wanted('checks')) {
     add(await check('formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']));
     add(await check('lint', 'npx', ['eslint', '.', '--cache', '--max-warnings', '0']));
+    add(
+      await check('structure', 'npx', [
+        'depcruise',
+        'src',
+        '--config',
+        '.dependency-cruiser.cjs',
+        '--output-type',
+        'err'
+      ])
+    );
     add(await check('types of the core', 'npx', ['tsc', '-p', 'src/core/tsconfig.json']));
     add(await check('types and components', 'npm', ['run', '-s', 'check']));
   }

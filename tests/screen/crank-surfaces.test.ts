@@ -5,7 +5,7 @@ import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
 import { dropMm, slider } from '$core/calculations/piston/slider.ts';
 import CurveFiles from '$lib/ui/curves/CurveFiles.svelte';
 import { picture } from '$lib/ui/curves/curve-series.ts';
-import TdcMethods from '$lib/ui/surfaces/crank/TdcMethods.svelte';
+import TdcMethods from '$lib/ui/surfaces/crank/tdc.school.svelte';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { CURVE, found } from '../support/curve-jobs.ts';
 import { away, button, plain, screen, surface, withGeometry } from './support.ts';

@@ -2,10 +2,10 @@
 import { tick } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
-import ReadingLineField from '$lib/ui/job/ReadingLine.svelte';
-import Spine from '$lib/ui/job/Spine.svelte';
-import StatePanel from '$lib/ui/job/StatePanel.svelte';
-import WorkSurface from '$lib/ui/job/WorkSurface.svelte';
+import ReadingLineField from '$lib/ui/job-view/ReadingLine.svelte';
+import Spine from '$lib/ui/job-view/Spine.svelte';
+import StatePanel from '$lib/ui/job-view/StatePanel.svelte';
+import WorkSurface from '$lib/ui/job-view/WorkSurface.svelte';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { DRIVE, measured, packed, planned } from '../support/drive-jobs.ts';
 import { away, button, plain, press, screen, withGeometry } from './support.ts';

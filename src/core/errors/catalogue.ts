@@ -1,5 +1,3 @@
-import type { CalcError } from './result.ts';
-
 /**
  * Every sentence the core can refuse with. A message says what was read, what was expected and what to do;
  * the code is what programs branch on.
@@ -58,6 +56,13 @@ export const sentences = {
 } satisfies Record<string, (facts: never) => string>;
 
 export type ErrorCode = keyof typeof sentences;
+
+/** What went wrong: a code from the closed list, a sentence for the bench, and the input at fault. */
+export interface CalcError {
+  code: ErrorCode;
+  message: string;
+  path: string;
+}
 type Facts<C extends ErrorCode> = Parameters<(typeof sentences)[C]>[0];
 
 const round = (x: number, digits: number) => Number(x.toFixed(digits));

@@ -1,11 +1,6 @@
-import type { ErrorCode } from './catalogue.ts';
+import type { CalcError } from './catalogue.ts';
 
-/** What went wrong: a code from the closed list, a sentence for the bench, and the input at fault. */
-export interface CalcError {
-  code: ErrorCode;
-  message: string;
-  path: string;
-}
+export type { CalcError };
 
 export type Result<T> = { ok: true; out: T } | { ok: false; error: CalcError };
 

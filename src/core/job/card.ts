@@ -32,7 +32,10 @@ const verdictWord = { in: 'in', out: 'OUT', unsure: 'too close to call' };
 
 export function jobCard(state: JobState, engine: Engine, len: LengthText): Card {
   const { words } = state.sheet;
-  const asked = new Set(state.sheet.steps.flatMap((s) => s.values));
+  // what a step cannot be worked out without, and what its figures are judged by
+  const asked = new Set(
+    state.sheet.steps.flatMap((s) => [...s.values, ...s.slots.flatMap((x) => Object.values(x.limits ?? {}))])
+  );
   const steps = new Map(state.sheet.steps.map((s) => [s.id, s]));
   return {
     limits: words.fields.flatMap((field) => {

@@ -20,6 +20,7 @@ import type { RunSheet, Step } from './run-sheet.ts';
  * worked out with, and from nothing else. Pure and total: any log that the server accepted gives a state, and the same
  * log gives the same state everywhere.
  */
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- without a list of domains their workings have no shape
 export function jobState<W = any, S extends string = any>(
   sheet: RunSheet,
   engine: Engine,

@@ -1,12 +1,11 @@
 import { manifests } from '$core/domains/all.ts';
+import { judgedWith } from '$core/job/history.ts';
 import type { Queryable } from '../db/pool.ts';
 import { earlierFigures, earlierMarks } from '../repositories/derived.ts';
 import { engineById, type EngineWithVersion } from '../repositories/engines.ts';
 
 /** Figures of earlier jobs that a later one is judged with, as the trades declare them. */
-const EARLIER: string[] = manifests.flatMap((m) =>
-  Object.entries(m.figures).flatMap(([key, f]) => (f.earlier ? [key] : []))
-);
+const EARLIER = judgedWith(manifests);
 /** The same, with the mark's error, of which every earlier one is kept and not only the newest. */
 export const JUDGED_WITH: readonly string[] = [...EARLIER, 'mark'];
 

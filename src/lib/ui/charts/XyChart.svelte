@@ -1,5 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
+  import { colour } from '../theme/palette.ts';
+  import { axisLook } from './axis.ts';
   import type { Chart as ChartType, ChartDataset } from 'chart.js';
 
   export interface Series {
@@ -24,7 +26,6 @@
   let chart: ChartType | null = null;
   let ready = $state(false);
 
-  const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
   function dataset(s: Series): ChartDataset<'scatter'> {
     const ink = colour('--ink');
     const base = {
@@ -42,22 +43,27 @@
     return { ...base, borderColor: colour('--ink-2'), borderWidth: 1 };
   }
 
+  function scales() {
+    const x = axisLook(xTitle);
+    return {
+      x: {
+        ...x,
+        ticks: { ...x.ticks, callback: (v: number | string) => (xText ? xText(Number(v)) : String(v)) },
+        ...(xTicks
+          ? {
+              afterBuildTicks: (a: { ticks: { value: number }[] }) =>
+                void (a.ticks = xTicks!.map((value) => ({ value })))
+            }
+          : {})
+      },
+      y: axisLook(yTitle)
+    };
+  }
+
   onMount(() => {
     let gone = false;
     void import('./chart-setup.ts').then(({ Chart }) => {
       if (gone) return;
-      const axis = (title: string) => ({
-        title: {
-          display: true,
-          text: title,
-          color: colour('--ink-2'),
-          font: { family: 'Encode Sans Variable', size: 13 }
-        },
-        ticks: { color: colour('--ink'), font: { family: 'Encode Sans Variable', size: 13 } },
-        grid: { color: colour('--hair') },
-        border: { color: colour('--ink'), width: 1.5 }
-      });
-      const x = axis(xTitle);
       chart = new Chart(canvas, {
         type: 'scatter',
         data: { datasets: series.map(dataset) },
@@ -65,19 +71,7 @@
           animation: false,
           responsive: true,
           maintainAspectRatio: false,
-          scales: {
-            x: {
-              ...x,
-              ticks: { ...x.ticks, callback: (v) => (xText ? xText(Number(v)) : String(v)) },
-              ...(xTicks
-                ? {
-                    afterBuildTicks: (a: { ticks: { value: number }[] }) =>
-                      void (a.ticks = xTicks!.map((value) => ({ value })))
-                  }
-                : {})
-            },
-            y: axis(yTitle)
-          },
+          scales: scales(),
           plugins: { tooltip: { enabled: true } }
         }
       });
@@ -89,9 +83,10 @@
     };
   });
   $effect(() => {
-    const next = series.map(dataset);
+    const [next, look] = [series.map(dataset), scales()];
     if (!ready || !chart) return;
     chart.data.datasets = next;
+    chart.options.scales = look;
     chart.update('none');
   });
 </script>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import { axisLook } from '../charts/axis.ts';
+  import { colour } from '../theme/palette.ts';
+  import { gripped, type Grip } from '../instruments/grip.ts';
   import { onMount, untrack } from 'svelte';
   import type { Chart as ChartType, ChartDataset } from 'chart.js';
   import { formatSpeed } from '$core/units/format.ts';
@@ -18,6 +21,8 @@
   let ready = $state(false);
   let drawn = $state(0);
   let held = $state<number | null>(null);
+  /** the top of the scale when the hand took hold */
+  let stillTop = 0;
   /** measured point that the keyboard stands on */
   let stands = $state<number | null>(null);
   const all = $derived([
@@ -26,7 +31,6 @@
   ]);
   const here = $derived(stands === null ? null : (all[stands] ?? null));
 
-  const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
   const line = (data: Point[], more: object): ChartDataset<'scatter'> => ({
     data,
     showLine: true,
@@ -137,19 +141,24 @@
     ) * 10
   );
 
+  function scales(most: number, high: number) {
+    const x = axisLook('engine speed, rpm');
+    const y = axisLook('degrees before TDC, no vacuum');
+    return {
+      x: {
+        ...x,
+        min: 0,
+        max: most,
+        ticks: { ...x.ticks, callback: (v: number | string) => formatSpeed(Number(v)) }
+      },
+      y: { ...y, min: 0, max: high, ticks: { ...y.ticks, callback: (v: number | string) => `${v}°` } }
+    };
+  }
+
   onMount(() => {
     let gone = false;
     void import('../charts/chart-setup.ts').then(({ Chart }) => {
       if (gone) return;
-      const font = { family: 'Encode Sans Variable', size: 13 };
-      const axis = (title: string) => ({
-        title: { display: true, text: title, color: colour('--ink-2'), font },
-        ticks: { color: colour('--ink'), font },
-        grid: { color: colour('--hair') },
-        border: { color: colour('--ink'), width: 1.5 }
-      });
-      const x = axis('engine speed, rpm');
-      const y = axis('degrees before TDC, no vacuum');
       chart = new Chart(canvas, {
         type: 'scatter',
         data: { datasets: datasets(picture) },
@@ -157,10 +166,7 @@
           animation: false,
           responsive: true,
           maintainAspectRatio: false,
-          scales: {
-            x: { ...x, min: 0, max: picture.maxRpm, ticks: { ...x.ticks, callback: (v) => formatSpeed(Number(v)) } },
-            y: { ...y, min: 0, max: top, ticks: { ...y.ticks, callback: (v) => `${v}°` } }
-          },
+          scales: scales(picture.maxRpm, top),
           onResize: () => setTimeout(() => drawn++),
           plugins: { tooltip: { enabled: false } }
         }
@@ -175,12 +181,13 @@
   });
   $effect(() => {
     const next = datasets(picture);
-    const [most, high] = [picture.maxRpm, top];
-    if (!ready || !chart) return;
-    chart.data.datasets = next;
-    chart.options.scales!['x']!.max = most;
     // the scale keeps still under a hand that drags
-    if (untrack(() => held) === null) chart.options.scales!['y']!.max = high;
+    const dragged = untrack(() => held) !== null;
+    const look = scales(picture.maxRpm, dragged ? stillTop : top);
+    if (!ready || !chart) return;
+    if (!dragged) stillTop = top;
+    chart.data.datasets = next;
+    chart.options.scales = look;
     chart.update('none');
     untrack(() => drawn++);
   });
@@ -192,18 +199,16 @@
   };
   const half = (deg: number) => Math.round(Math.min(70, Math.max(-10, deg)) * 2) / 2;
 
-  function drag(e: PointerEvent, k: number) {
-    if (held !== k || !chart) return;
-    const box = canvas.getBoundingClientRect();
-    ontarget?.(k, half(chart.scales['y']!.getValueForPixel(e.clientY - box.top)!));
-  }
-  function nudge(e: KeyboardEvent, k: number) {
-    const by = { ArrowUp: 0.5, ArrowRight: 0.5, ArrowDown: -0.5, ArrowLeft: -0.5 }[e.key];
-    if (by === undefined) return;
-    e.preventDefault();
-    e.stopPropagation();
-    ontarget?.(k, half(picture.target[k]!.y + by * (e.shiftKey ? 4 : 1)));
-  }
+  const grip = (k: number): Grip => ({
+    place: (e) => {
+      const box = canvas.getBoundingClientRect();
+      return { x: e.clientX - box.left, y: e.clientY - box.top };
+    },
+    take: () => void (held = k),
+    drag: (p) => chart && ontarget?.(k, half(chart.scales['y']!.getValueForPixel(p.y)!)),
+    drop: () => (held = null),
+    step: (by) => Number.isFinite(by) && ontarget?.(k, half(picture.target[k]!.y + by * 0.5))
+  });
   function walk(e: KeyboardEvent) {
     const by = { ArrowRight: 1, ArrowLeft: -1 }[e.key];
     if (by === undefined || all.length === 0) return;
@@ -240,14 +245,7 @@
             aria-valuemax="70"
             aria-valuenow={t.y}
             aria-valuetext="{t.y} degrees before TDC"
-            onpointerdown={(e) => {
-              held = k;
-              e.currentTarget.setPointerCapture(e.pointerId);
-            }}
-            onpointermove={(e) => drag(e, k)}
-            onpointerup={() => (held = null)}
-            onpointercancel={() => (held = null)}
-            onkeydown={(e) => nudge(e, k)}
+            {@attach gripped(() => grip(k))}
           ></span>
         {/if}
       {/each}

@@ -1,5 +1,5 @@
 import type { Component } from 'svelte';
-import type { SurfaceProps } from './props.ts';
+import type { SchoolProps, SurfaceProps } from './props.ts';
 
 export type SurfacePart = Component<SurfaceProps>;
 
@@ -9,6 +9,12 @@ const parts = new Map(Object.entries(files).map(([path, load]) => [/([\w-]+)\.su
 
 /** The names of all surfaces that can be drawn. */
 export const drawn = (): string[] => [...parts.keys()];
+
+// a school that is weighed up by more than words has a file of its own, under its name
+const weighed = import.meta.glob<{ default: Component<SchoolProps> }>('./*/*.school.svelte');
+const schools = new Map(Object.entries(weighed).map(([path, load]) => [/([\w-]+)\.school/.exec(path)![1]!, load]));
+/** How a school is weighed up, where words alone do not do it. */
+export const weighSchool = (id: string) => schools.get(id);
 
 const loaded = new Map<string, SurfacePart>();
 

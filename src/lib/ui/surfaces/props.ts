@@ -4,6 +4,9 @@ import type { ReadingLine } from '../job/line.svelte.ts';
 import type { JobSession } from '../job/session.svelte.ts';
 import type { JobView } from '../job/view.svelte.ts';
 
+/** What the job view hands to a school that is weighed up. */
+export type SchoolProps = Pick<SurfaceProps, 'session' | 'line'>;
+
 /** What the job view hands to the surface of a step. */
 export interface SurfaceProps {
   session: JobSession;

@@ -1,4 +1,5 @@
 import { manifests } from '$core/domains/all.ts';
+import { trendsIn } from '$core/job/history.ts';
 import { sheetConflicts } from '$core/sheets/data-sheet.ts';
 import { sheetOf } from '$core/sheets/index.ts';
 import { fieldsBody } from '$lib/server/contents.ts';
@@ -9,17 +10,11 @@ import { engineById } from '$lib/server/repositories/engines.ts';
 import { jobsOfEngine } from '$lib/server/repositories/jobs.ts';
 import { lengthText } from '$lib/reader/units.ts';
 import type { Prefs } from '$lib/reader/prefs.ts';
-import { figureText } from '$core/job/figure-text.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params, locals }) => orError(enginePage(params.id, locals.prefs));
 
-/** Figures that make a line in the history, as the trades declare them: key, title, kind, and words of their own. */
-const trends = manifests.flatMap((m) =>
-  Object.entries(m.figures).flatMap(([key, f]) =>
-    f.trend === undefined ? [] : [{ key, title: f.trend, kind: f.kind, text: m.trendText?.[key] }]
-  )
-);
+const trends = trendsIn(manifests);
 
 async function enginePage(id: string, prefs: Prefs) {
   await freshen(id);
@@ -38,15 +33,10 @@ async function enginePage(id: string, prefs: Prefs) {
     fieldsHash: fieldsBody.hash,
     conflicts: sheetConflicts(engine),
     marks: marks.map((m) => ({ ...m, at: m.at.toISOString() })),
-    trends: trends.flatMap(({ key, title, kind, text }) => {
+    trends: trends.flatMap(({ key, title, text }) => {
       const rows = figures
         .filter((f) => f.key === key)
-        .map((f) => ({
-          jobId: f.jobId,
-          at: f.at.toISOString(),
-          text: text?.(f, len) ?? figureText(kind, f.value, f.u, len),
-          verdict: f.verdict
-        }));
+        .map((f) => ({ jobId: f.jobId, at: f.at.toISOString(), text: text(f, len), verdict: f.verdict }));
       return rows.length ? [{ title, rows }] : [];
     }),
     jobs: jobs.map((j) => ({ ...j, openedAt: j.openedAt.toISOString(), title: sheetOf(j.sheet)?.title ?? j.sheet }))

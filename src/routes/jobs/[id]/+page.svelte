@@ -5,10 +5,10 @@
   import { JobSession } from '$lib/ui/job/session.svelte.ts';
   import { JobView } from '$lib/ui/job/view.svelte.ts';
   import { ReadingLine as Line, type Asking } from '$lib/ui/job/line.svelte.ts';
-  import ReadingLine from '$lib/ui/job/ReadingLine.svelte';
-  import Spine from '$lib/ui/job/Spine.svelte';
-  import StatePanel from '$lib/ui/job/StatePanel.svelte';
-  import WorkSurface from '$lib/ui/job/WorkSurface.svelte';
+  import ReadingLine from '$lib/ui/job-view/ReadingLine.svelte';
+  import Spine from '$lib/ui/job-view/Spine.svelte';
+  import StatePanel from '$lib/ui/job-view/StatePanel.svelte';
+  import WorkSurface from '$lib/ui/job-view/WorkSurface.svelte';
   import { loadTheRest } from '$lib/ui/surfaces/load.ts';
   import type { StepView } from '$core/job/index.ts';
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { gripped, type Grip } from '../grip.ts';
   import { wrap360 } from '$core/numerics/angles.ts';
   import { bearingArc, bearingOf, bearingPoint, blockSpan, CENTRE, ringBlock } from './cap-geometry.ts';
 
@@ -13,30 +14,16 @@
 
   const R = CENTRE.radius + 22;
   const span = $derived(blockSpan(min, max));
-  let held = $state<'min' | 'max' | null>(null);
 
   function set(which: 'min' | 'max', bearing: number) {
     const b = wrap360(Math.round(bearing));
     if (which === 'min') onchange?.(b, max);
     else onchange?.(min, b);
   }
-  function down(e: PointerEvent, which: 'min' | 'max') {
-    if (!onchange) return;
-    held = which;
-    (e.currentTarget as Element).setPointerCapture(e.pointerId);
-  }
-  function drag(e: PointerEvent) {
-    if (!held) return;
-    const svg = (e.currentTarget as SVGElement).ownerSVGElement!;
-    const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(svg.getScreenCTM()!.inverse());
-    set(held, bearingOf(p.x, p.y));
-  }
-  function key(e: KeyboardEvent, which: 'min' | 'max') {
-    const step = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[e.key];
-    if (step === undefined) return;
-    e.preventDefault();
-    set(which, (which === 'min' ? min : max) + step * (e.shiftKey ? 10 : 1));
-  }
+  const grip = (which: 'min' | 'max'): Grip => ({
+    drag: (p) => set(which, bearingOf(p.x, p.y)),
+    step: (by) => Number.isFinite(by) && set(which, (which === 'min' ? min : max) + by)
+  });
 </script>
 
 <pattern id="blocked" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -60,11 +47,7 @@
       aria-valuemax="359"
       aria-valuenow={Math.round(b)}
       aria-valuetext="{Math.round(b)} degrees"
-      onpointerdown={(e) => down(e, which)}
-      onpointermove={drag}
-      onpointerup={() => (held = null)}
-      onpointercancel={() => (held = null)}
-      onkeydown={(e) => key(e, which)}
+      {@attach gripped(() => grip(which))}
     />
   {/each}
 {/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { StockItem } from '$core/tray/part-kinds.ts';
+  import { gripped, type Grip } from '../grip.ts';
   import { along, coil, inOrder, nearestStop, PULL_STEP, slotDegAt, slotPoint, type Put } from './springs-geometry.ts';
 
   /** Two springs and the stop in the advance mechanism. Each is pulled through the tray, turned with the arrows, or named. */
@@ -30,47 +31,20 @@
   const says = (s: StockItem | undefined) => (s ? `${s.name}, ${s.rateNPerMm!.toFixed(2)} N/mm` : 'none');
   const stopSays = $derived(stop ? `${stop.name}, ${stop.deg}°` : 'none');
 
-  let held = $state<{ what: 'a' | 'b' | 'stop'; fromX: number; id: string } | null>(null);
-
   function put(part: Partial<Put>) {
     if (now && Object.entries(part).some(([k, id]) => now[k as keyof Put] !== id)) onput({ ...now, ...part });
   }
-  function place(e: PointerEvent) {
-    const svg = (e.currentTarget as SVGElement).ownerSVGElement!;
-    return new DOMPoint(e.clientX, e.clientY).matrixTransform(svg.getScreenCTM()!.inverse());
-  }
-  function down(e: PointerEvent, what: 'a' | 'b' | 'stop') {
-    held = { what, fromX: place(e).x, id: now![what] };
-    (e.currentTarget as Element).setPointerCapture(e.pointerId);
-  }
-  function drag(e: PointerEvent) {
-    if (!held) return;
-    const p = place(e);
-    if (held.what === 'stop') put({ stop: nearestStop(stops, slotDegAt(p))?.id ?? now!.stop });
-    else put({ [held.what]: along(soft, held.id, Math.round((p.x - held.fromX) / PULL_STEP)) });
-  }
-  function key(e: KeyboardEvent, what: 'a' | 'b' | 'stop') {
-    const list = what === 'stop' ? short : soft;
-    const steps = {
-      ArrowRight: 1,
-      ArrowUp: 1,
-      ArrowLeft: -1,
-      ArrowDown: -1,
-      PageUp: 5,
-      PageDown: -5,
-      Home: -list.length,
-      End: list.length
-    }[e.key];
-    if (steps === undefined) return;
-    e.preventDefault();
-    put({ [what]: along(list, now![what], steps) });
-  }
-  const grip = (what: 'a' | 'b' | 'stop') => ({
-    onpointerdown: (e: PointerEvent) => down(e, what),
-    onpointermove: drag,
-    onpointerup: () => (held = null),
-    onpointercancel: () => (held = null),
-    onkeydown: (e: KeyboardEvent) => key(e, what)
+  let taken = '';
+  const grip = (what: 'a' | 'b' | 'stop'): Grip => ({
+    take: () => void (taken = now![what]),
+    drag: (p, from) => {
+      if (what === 'stop') put({ stop: nearestStop(stops, slotDegAt(p))?.id ?? now!.stop });
+      else put({ [what]: along(soft, taken, Math.round((p.x - from.x) / PULL_STEP)) });
+    },
+    step: (by) => {
+      const list = what === 'stop' ? short : soft;
+      put({ [what]: along(list, now![what], Math.max(-list.length, Math.min(list.length, by))) });
+    }
   });
 </script>
 
@@ -101,7 +75,7 @@
           aria-valuemax={soft.at(-1)?.rateNPerMm ?? 0}
           aria-valuenow={s?.rateNPerMm ?? 0}
           aria-valuetext={says(s)}
-          {...grip(what)}
+          {@attach gripped(() => grip(what))}
         >
           <rect x="70" y={y - 22} width="98" height="32" rx="4" class="hit" />
           <path d={drawn.path} class="coil" style="stroke-width: {drawn.thick}" />
@@ -120,7 +94,7 @@
         aria-valuemax={short.at(-1)?.deg ?? 0}
         aria-valuenow={stop?.deg ?? 0}
         aria-valuetext={stopSays}
-        {...grip('stop')}
+        {@attach gripped(() => grip('stop'))}
       >
         <circle cx={end.x} cy={end.y} r="14" class="hit" />
         <circle cx={end.x} cy={end.y} r="5.5" class="stop" />

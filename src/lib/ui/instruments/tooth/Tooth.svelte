@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { gripped, type Grip } from '../grip.ts';
+
   /** One flank of a tooth with the band where the compound was wiped; its two edges can be dragged. */
   interface Patch {
     low: number;
@@ -26,7 +28,6 @@
   const lean = (mm: number) => 40 * (mm / faceMm);
   const band = (p: Patch) =>
     `M${72 + lean(p.low)} ${y(p.low)}L${72 + lean(p.high)} ${y(p.high)}H${196 + lean(p.high)}L${196 + lean(p.low)} ${y(p.low)}Z`;
-  let held = $state<'low' | 'high' | null>(null);
 
   function set(which: 'low' | 'high', mm: number) {
     if (!patch) return;
@@ -37,22 +38,10 @@
         : { low: patch.low, high: Math.max(m, patch.low) }
     );
   }
-  function down(e: PointerEvent, which: 'low' | 'high') {
-    held = which;
-    (e.currentTarget as Element).setPointerCapture(e.pointerId);
-  }
-  function drag(e: PointerEvent) {
-    if (!held) return;
-    const svg = (e.currentTarget as SVGElement).ownerSVGElement!;
-    const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(svg.getScreenCTM()!.inverse());
-    set(held, ((TOP + HEIGHT - p.y) / HEIGHT) * faceMm);
-  }
-  function key(e: KeyboardEvent, which: 'low' | 'high') {
-    const step = { ArrowUp: 0.1, ArrowRight: 0.1, ArrowDown: -0.1, ArrowLeft: -0.1 }[e.key];
-    if (step === undefined || !patch) return;
-    e.preventDefault();
-    set(which, patch[which] + step * (e.shiftKey ? 10 : 1));
-  }
+  const grip = (which: 'low' | 'high'): Grip => ({
+    drag: (p) => set(which, ((TOP + HEIGHT - p.y) / HEIGHT) * faceMm),
+    step: (by) => patch && set(which, patch[which] + by / 10)
+  });
 </script>
 
 <svg
@@ -95,11 +84,7 @@
           aria-valuemax={faceMm}
           aria-valuenow={mm}
           aria-valuetext={valueText(mm)}
-          onpointerdown={(e) => down(e, which)}
-          onpointermove={drag}
-          onpointerup={() => (held = null)}
-          onpointercancel={() => (held = null)}
-          onkeydown={(e) => key(e, which)}
+          {@attach gripped(() => grip(which))}
         />
       {/if}
       <text x="270" y={y(mm) + (which === 'low' ? 16 : -6)} class="value">{valueText(mm)}</text>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { gripped, type Grip } from '../grip.ts';
   import { mod } from '$core/numerics/angles.ts';
   import type { CrankPlan } from '$core/calculations/crank/crank-plan.ts';
   import { GENERIC_VALVES } from '$core/calculations/cycle/cycle-state.ts';
@@ -44,53 +45,49 @@
     })
   );
 
-  let svg: SVGSVGElement;
-  const local = (e: PointerEvent) => {
-    const box = svg.getBoundingClientRect();
-    return {
-      x: ((e.clientX - box.left) / box.width) * SIZE.width,
-      y: ((e.clientY - box.top) / box.height) * SIZE.height
-    };
-  };
-
-  function down(e: PointerEvent) {
-    if (!onturned) return;
-    svg.setPointerCapture(e.pointerId);
-    const p = local(e);
-    if (shown === null) turn.turnTo(placeTouched(shape, p.x, p.y));
-    else turn.follow(p.x, p.y);
-    onturning?.(turn.held);
-  }
-  function move(e: PointerEvent) {
-    if (turn.held === null || !svg.hasPointerCapture(e.pointerId)) return;
-    const p = local(e);
-    turn.follow(p.x, p.y);
-    onturning?.(turn.held);
-  }
-  function up() {
-    turn.settle();
-    onturning?.(null);
-  }
-  function key(e: KeyboardEvent) {
-    if (!onturned) return;
-    const steps: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 };
-    const step = steps[e.key];
-    if (step !== undefined) {
-      e.preventDefault();
-      turn.nudge(step * (e.shiftKey ? 10 : 1));
-      onturning?.(turn.held);
-    } else if (e.key === 'Enter') {
-      e.preventDefault();
-      up();
-    } else if (e.key === 'Escape') {
-      turn.drop();
-      onturning?.(null);
-    }
-  }
+  const told = () => onturning?.(turn.held);
+  const grip = $derived<Grip | null>(
+    onturned
+      ? {
+          place: (e, on) => {
+            const box = on.getBoundingClientRect();
+            return {
+              x: ((e.clientX - box.left) / box.width) * SIZE.width,
+              y: ((e.clientY - box.top) / box.height) * SIZE.height
+            };
+          },
+          take: (p) => {
+            if (shown === null) turn.turnTo(placeTouched(shape, p.x, p.y));
+            else turn.follow(p.x, p.y);
+            told();
+          },
+          drag: (p) => {
+            turn.follow(p.x, p.y);
+            told();
+          },
+          drop: (whole) => {
+            if (whole) turn.settle();
+            else turn.drop();
+            onturning?.(null);
+          },
+          step: (by) => {
+            if (!Number.isFinite(by)) return;
+            turn.nudge(by);
+            told();
+          },
+          key: (e) => {
+            if (e.key !== 'Enter' && e.key !== 'Escape') return false;
+            if (e.key === 'Enter') turn.settle();
+            else turn.drop();
+            onturning?.(null);
+            return true;
+          }
+        }
+      : null
+  );
 </script>
 
 <svg
-  bind:this={svg}
   viewBox="0 0 {SIZE.width} {SIZE.height}"
   role="slider"
   tabindex={onturned ? 0 : -1}
@@ -101,11 +98,7 @@
   aria-valuetext={valueText}
   aria-disabled={!onturned}
   class:live={!!onturned}
-  onpointerdown={down}
-  onpointermove={move}
-  onpointerup={up}
-  onpointercancel={() => turn.drop()}
-  onkeydown={key}
+  {@attach gripped(() => grip)}
   onblur={() => turn.settle()}
 >
   {#if face.inner}<path d={face.inner} class="lap inner" />{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { SchoolId } from '$core/domains/list.ts';
-  import type { JobSession } from './session.svelte.ts';
+  import type { JobSession } from '../job/session.svelte.ts';
 
   let { session, id }: { session: JobSession; id: SchoolId } = $props();
   const school = $derived(session.sheet.words.schools[id]!);

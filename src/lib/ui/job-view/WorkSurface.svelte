@@ -5,12 +5,12 @@
   import { notSettled } from '$core/job/admit.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import Lazy from '../primitives/Lazy.svelte';
-  import { loadSurface, surfaceHere } from '../surfaces/load.ts';
+  import { loadSurface, surfaceHere, weighSchool } from '../surfaces/load.ts';
   import { lengthText } from '../../reader/units.ts';
-  import Caution from './Caution.svelte';
-  import type { ReadingLine } from './line.svelte.ts';
-  import type { JobSession } from './session.svelte.ts';
-  import type { JobView } from './view.svelte.ts';
+  import Caution from '../job/Caution.svelte';
+  import type { ReadingLine } from '../job/line.svelte.ts';
+  import type { JobSession } from '../job/session.svelte.ts';
+  import type { JobView } from '../job/view.svelte.ts';
 
   interface Props {
     session: JobSession;
@@ -34,6 +34,7 @@
   const soft = $derived([...v.missing, ...v.stillOn].filter((f) => !flags[f]!.hard));
   const amend = (r: Reading) => onask({ for: 'amend', reading: r }, r.text);
   const giver = (f: string) => session.sheet.steps.find((s) => s.sets.includes(f));
+  const weigh = $derived(step.school === undefined ? undefined : weighSchool(step.school));
   const Here = $derived(surfaceHere(step.surface));
   const given = $derived({ session, view, line, prefs, stepId: step.id, onamend: amend });
   const remarks = $derived(session.state.replayed.remarks.filter((r) => r.step === step.id));
@@ -131,10 +132,7 @@
         />
       {/key}
     {/if}
-    {#if step.school === 'tdc'}<Lazy
-        load={() => import('../surfaces/crank/TdcMethods.svelte')}
-        props={{ session, line }}
-      />{:else if step.school}<Lazy
+    {#if weigh}{#key step.school}<Lazy load={weigh} props={{ session, line }} />{/key}{:else if step.school}<Lazy
         load={() => import('./Schools.svelte')}
         props={{ session, id: step.school as SchoolId }}
       />{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { ReadingLine } from './line.svelte.ts';
-  import type { JobSession } from './session.svelte.ts';
+  import type { ReadingLine } from '../job/line.svelte.ts';
+  import type { JobSession } from '../job/session.svelte.ts';
 
   interface Props {
     line: ReadingLine;

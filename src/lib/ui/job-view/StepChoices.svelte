@@ -1,7 +1,7 @@
 <script lang="ts">
   import { choiceOf } from '$core/engine/engine.ts';
   import type { StepChoice } from '$core/job/run-sheet.ts';
-  import type { JobSession } from './session.svelte.ts';
+  import type { JobSession } from '../job/session.svelte.ts';
 
   /** What a step asks and is answered with one of a few words; each answer is an event, the last one counts. */
   let { session, choices }: { session: JobSession; choices: StepChoice[] } = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { NOWHERE } from '$core/domains/crank/crank-place.ts';
   import * as crankWords from '$core/domains/crank/words.ts';
-  import type { JobSession } from './session.svelte.ts';
+  import type { JobSession } from '../job/session.svelte.ts';
   import { settledFigures, words } from '$core/job/index.ts';
   import { ruleText } from '$core/job/rules.ts';
   import { cycleDegOf, valvesOf } from '$core/engine/engine.ts';
@@ -10,7 +10,7 @@
   import TwoLapDial from '../instruments/two-lap-dial/TwoLapDial.svelte';
   import Verdict from '../primitives/Verdict.svelte';
   import { lengthText } from '../../reader/units.ts';
-  import type { JobView } from './view.svelte.ts';
+  import type { JobView } from '../job/view.svelte.ts';
 
   let {
     session,
