@@ -2,9 +2,29 @@ import { sveltekit } from '@sveltejs/kit/vite';
 import { defineConfig } from 'vitest/config';
 import { coreVersion } from './scripts/lib/core-version.mjs';
 
+/** Rooms whose files are always needed together travel as one: fewer, larger scripts come sooner than many small ones. */
+const together: [name: string, test: RegExp][] = [
+  ['core', /\/src\/core\/(job|units|numerics|errors|engine|tray)\//],
+  [
+    'crank',
+    /\/src\/core\/(domains\/(engine|crank|distributor)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict))\//
+  ],
+  ['frame', /\/src\/lib\/(reader|ui\/(keys|primitives|theme))\//],
+  ['view', /\/src\/lib\/ui\/(job|job-view|instruments\/two-lap-dial)\//]
+];
+
 export default defineConfig({
   plugins: [sveltekit()],
   define: { __CORE_VERSION__: JSON.stringify(coreVersion()) },
   worker: { format: 'es' },
-  build: { target: 'es2022' }
+  build: { target: 'es2022' },
+  environments: {
+    client: {
+      build: {
+        rolldownOptions: {
+          output: { codeSplitting: { groups: together.map(([name, test]) => ({ name, test })) } }
+        }
+      }
+    }
+  }
 });
