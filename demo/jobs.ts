@@ -567,5 +567,23 @@ export const jobs: DemoJob[] = [
       ...pairs('1.40', ['345.0', '16.0'], ['345.5', '16.0'], ['345.0', '15.5']),
       ...done('tdc', 'probe-out', 'mark')
     ]
+  },
+  // two that cannot go on alone: one for the want of a second pair of hands, one for the want of a data sheet
+  {
+    key: 'winch-strobe-2026',
+    engine: 'Ropeway winch',
+    sheet: 'strobe-timing',
+    by: 'Tobias Renn',
+    opened: '2026-11-25T08:20:00Z',
+    promised: '2026-12-02',
+    lines: done('intake', 'marks', 'strobe-on', 'hose', 'sweep-list')
+  },
+  {
+    key: 'generator-static-2026',
+    engine: 'Generator shed',
+    sheet: 'static-timing',
+    by: 'Jory Pell',
+    opened: '2026-11-25T09:05:00Z',
+    lines: []
   }
 ];

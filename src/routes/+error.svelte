@@ -24,7 +24,7 @@
   .mark {
     font-stretch: 80%;
     font-weight: 750;
-    font-size: 19px;
+    font-size: var(--t5);
     letter-spacing: 0.06em;
     text-decoration: none;
   }

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
+  import Field from '$lib/ui/primitives/Field.svelte';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   import Graduation from '$lib/ui/primitives/Graduation.svelte';
   import { dayText, timeText } from '$lib/reader/dates.ts';
@@ -109,17 +110,13 @@
           </p>
         </div>
         <form method="get" class="no-print">
-          <label for="who" class="only-read">Jobs of</label>
-          <select
-            id="who"
+          <Field
+            label="Jobs of"
+            unseen
             name="who"
-            class="field"
-            value={data.filter ?? ''}
-            onchange={(e) => goto(e.currentTarget.value ? `/?who=${encodeURIComponent(e.currentTarget.value)}` : '/')}
-          >
-            <option value="">everyone’s jobs</option>
-            {#each data.people as p (p.id)}<option value={p.name}>{p.name}’s jobs</option>{/each}
-          </select>
+            options={[['', 'everyone’s jobs'], ...data.people.map((p) => [p.name, `${p.name}’s jobs`] as const)]}
+            bind:value={() => data.filter ?? '', (who) => goto(who ? `/?who=${encodeURIComponent(who)}` : '/')}
+          />
           <a class="button first" href="/jobs/new">New job <kbd>N</kbd></a>
         </form>
       </div>
@@ -251,7 +248,7 @@
   }
   .row b {
     display: block;
-    font-size: 16.5px;
+    font-size: var(--t4);
     font-weight: 660;
     line-height: 1.2;
   }
@@ -260,11 +257,11 @@
   }
   .next {
     display: block;
-    font-size: 16px;
+    font-size: var(--t4);
     line-height: 1.25;
   }
   .waits {
-    font-size: 13.5px;
+    font-size: var(--t2);
     color: var(--unsure);
   }
   .waits.ready,
@@ -273,7 +270,7 @@
   }
   .day {
     text-align: right;
-    font-size: 14px;
+    font-size: var(--t2);
     color: var(--ink-2);
   }
   .pages {
@@ -285,7 +282,7 @@
   }
   .empty {
     margin-top: 30px;
-    font-size: 16px;
+    font-size: var(--t4);
   }
   aside {
     padding: 16px 18px;
@@ -300,7 +297,7 @@
   .slot {
     padding: 7px 0;
     border-bottom: 1px solid var(--rule);
-    font-size: 14.5px;
+    font-size: var(--t2);
     color: var(--ink-2);
   }
   .slot b {
@@ -321,7 +318,7 @@
     background: none;
     color: var(--on-line);
     font-stretch: 76%;
-    font-size: 30px;
+    font-size: var(--t7);
     font-weight: 600;
     padding: 0;
     border-radius: 0;
@@ -341,7 +338,7 @@
   }
   .keys {
     margin-left: auto;
-    font-size: 14px;
+    font-size: var(--t2);
   }
   @media (max-width: 900px) {
     .floor {

@@ -6,6 +6,7 @@ import { curveMatch } from '$core/calculations/curve/curve-match.ts';
 import type { MatchInput } from '$core/domains/curves/recurve-work.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { CURVE, found, inputs, stock, sweep } from '../support/curve-jobs.ts';
+import { press as shortcut } from '$lib/ui/keys/keys.ts';
 import { away, button, press, surface, withGeometry } from './support.ts';
 
 /** A chart that draws nothing and remembers what it was given; a pixel is a degree upwards and a revolution across. */
@@ -136,7 +137,7 @@ describe('springs and stop on the drawing', () => {
   });
   it('are taken with one key as the search picked them', async () => {
     const on = await recurve();
-    on.view.keys['t']!.act();
+    expect(shortcut('t')).toBe(true);
     await tick();
     expect(on.session.state.work.recurve.springs.map((s) => s.name).sort()).toEqual(['S-03', 'S-14']);
     expect(on.page.querySelector('[data-testid=matches] .taken')!.textContent).toBe('On this job.');

@@ -2,7 +2,7 @@
 import { fieldOf } from '$core/sheets/data-sheet.ts';
 import { tick } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/svelte';
 import EnterValues from '$lib/ui/engine/EnterValues.svelte';
 import LoadMap from '$lib/ui/curves/LoadMap.svelte';
 import Cap from '$lib/ui/instruments/cap/Cap.svelte';
@@ -46,7 +46,7 @@ describe('a spring rated by weights', () => {
   it('says what it holds at rest, or that it is slack there', async () => {
     const { container: page } = render(SpringForm, { sent: {}, unit: 'mm' });
     await hang(page, ['200', '21.0'], ['500', '22.5']);
-    const rest = page.querySelector('#s-inst')!;
+    const rest = screen.getByLabelText('Length at rest in the distributor');
     await fireEvent.input(rest, { target: { value: '21' } });
     expect(plain(rated(page)!)).toContain('holds 1.961 N at rest');
     await fireEvent.input(rest, { target: { value: '19' } });
@@ -56,7 +56,7 @@ describe('a spring rated by weights', () => {
     const { container: page } = render(SpringForm, { sent: {}, unit: 'in' });
     await hang(page, ['200', '0.8268'], ['500', '0.8858']);
     expect(Number(/^[\d.]+/.exec(plain(rated(page)!))![0])).toBeCloseTo(1.96, 1);
-    await fireEvent.change(page.querySelector('#s-unit')!, { target: { value: 'mm' } });
+    await fireEvent.change(screen.getByLabelText('Unit of the lengths'), { target: { value: 'mm' } });
     expect(Number(/^[\d.]+/.exec(plain(rated(page)!))![0])).toBeGreaterThan(40);
   });
   it('comes back with every row that was sent when it is refused, a fourth weight too', async () => {
@@ -74,7 +74,7 @@ describe('a spring rated by weights', () => {
     };
     const { container: page } = render(SpringForm, { sent, unit: 'mm' });
     expect(page.querySelector<HTMLInputElement>('[name=mass-3]')!.value).toBe('400');
-    expect(page.querySelector<HTMLInputElement>('#s-name')!.value).toBe('S-99');
+    expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('S-99');
     expect(rated(page)).not.toBeNull();
     await fireEvent.click([...page.querySelectorAll('button')].find((b) => plain(b) === 'one more weight')!);
     expect(page.querySelector('[name=mass-4]')).not.toBeNull();
@@ -88,8 +88,10 @@ describe('values a step lacks', () => {
     prefs: PREFS,
     onentered: vi.fn()
   });
-  const fill = async (page: Element, name: string, value: string) => {
-    const field = page.querySelector(`#value-${name}`)!;
+  const labelled = (name: string) =>
+    screen.getByLabelText<HTMLInputElement>(name === 'source' ? 'Where it comes from' : fieldOf(name)!.label);
+  const fill = async (name: string, value: string) => {
+    const field = labelled(name);
     const kind = field.tagName === 'SELECT' ? 'change' : 'input';
     await fireEvent[kind](field, { target: { value } });
   };
@@ -104,9 +106,9 @@ describe('values a step lacks', () => {
     const p = props();
     const fetch = answers({ ok: true, out: [] });
     const { container: page } = render(EnterValues, p);
-    await fill(page, 'strokeMm', '3 5/8');
-    await fill(page, 'rotorDirection', 'cw');
-    await fill(page, 'source', 'plate');
+    await fill('strokeMm', '3 5/8');
+    await fill('rotorDirection', 'cw');
+    await fill('source', 'plate');
     await fireEvent.submit(page.querySelector('form')!);
     await waitFor(() => expect(p.onentered).toHaveBeenCalledOnce());
     const [url, init] = fetch.mock.calls[0]!;
@@ -115,17 +117,17 @@ describe('values a step lacks', () => {
       { name: 'strokeMm', given: '3 5/8', unit: 'in', source: 'plate' },
       { name: 'rotorDirection', given: 'cw', unit: null, source: 'plate' }
     ]);
-    expect(page.querySelector<HTMLInputElement>('#value-strokeMm')!.value).toBe('');
+    expect(labelled('strokeMm').value).toBe('');
   });
   it('that are refused stay where they were typed, with the reason at their field', async () => {
     const p = props();
     answers({ ok: false, error: { code: 'bad-input', path: 'firingOrder', message: 'Cylinder 3 stands twice.' } }, 422);
     const { container: page } = render(EnterValues, p);
-    await fill(page, 'firingOrder', '1-3-3-2');
+    await fill('firingOrder', '1-3-3-2');
     await fireEvent.submit(page.querySelector('form')!);
     await waitFor(() => expect(page.querySelector('[role=alert]')).not.toBeNull());
     expect(plain(page.querySelector('[role=alert]')!)).toBe('Cylinder 3 stands twice.');
-    const field = page.querySelector<HTMLInputElement>('#value-firingOrder')!;
+    const field = labelled('firingOrder');
     expect([field.value, field.getAttribute('aria-invalid')]).toEqual(['1-3-3-2', 'true']);
     expect(p.onentered).not.toHaveBeenCalled();
   });
@@ -134,10 +136,10 @@ describe('values a step lacks', () => {
     const { container: page } = render(EnterValues, p);
     await fireEvent.submit(page.querySelector('form')!);
     expect(page.querySelector('[role=alert]')).toBeNull();
-    await fill(page, 'strokeMm', '92');
+    await fill('strokeMm', '92');
     await fireEvent.submit(page.querySelector('form')!);
     await waitFor(() => expect(plain(page)).toContain('What you typed stays here: try again.'));
-    expect(page.querySelector<HTMLInputElement>('#value-strokeMm')!.value).toBe('92');
+    expect(labelled('strokeMm').value).toBe('92');
   });
 });
 

@@ -24,6 +24,7 @@ export const gauges: TrayGauge[] = Object.entries(GAUGES).map(([kind, g]) => ({
 /** A server out of reach and an empty memory: everything said counts at once and waits to be sent. */
 export function away(): void {
   vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => {}, removeItem: () => {} });
+  vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener: () => {}, removeEventListener: () => {} }));
   vi.stubGlobal('fetch', () => Promise.reject(new TypeError('fetch failed')));
 }
 

@@ -52,11 +52,11 @@
     border-top: 1px solid var(--rule);
   }
   .row b {
-    font-size: 16.5px;
+    font-size: var(--t4);
     font-weight: 660;
   }
   .n {
-    font-size: 14px;
+    font-size: var(--t2);
   }
   @media (max-width: 620px) {
     .row {

@@ -1,14 +1,23 @@
 <script lang="ts">
   import { wheelMeasure } from '$core/calculations/wheel/wheel-measure.ts';
   import { readingParse } from '$core/calculations/reading/reading-parse.ts';
+  import Field from '$lib/ui/primitives/Field.svelte';
   import Frame from '$lib/ui/primitives/Frame.svelte';
-  import ScaleSvg from '$lib/ui/primitives/PrintedScale.svelte';
+  import PrintedScale from '$lib/ui/primitives/PrintedScale.svelte';
   import { lengthText } from '$lib/reader/units.ts';
 
   let { data } = $props();
   const q = $derived(data.query);
   const len = $derived(lengthText(data.prefs));
   const search = $derived(new URLSearchParams(Object.entries(q).map(([k, v]) => [k, String(v)])).toString());
+  const kinds = [
+    ['tape', 'timing tape'],
+    ['wheel', 'degree wheel']
+  ] as const;
+  const ways = [
+    ['cw', 'clockwise'],
+    ['ccw', 'anticlockwise']
+  ] as const;
   let measured = $state('');
   let across = $state(false);
   const angle = $derived.by((): { ok: boolean; text: string } => {
@@ -38,7 +47,7 @@
         <p class="quiet">
           {len(data.drawing.mmPerDeg, 4)} a degree. Print at 100 %, then measure the check length before the paper is trusted.
         </p>
-        <ScaleSvg
+        <PrintedScale
           drawing={data.drawing}
           label={q.kind === 'wheel'
             ? `Degree wheel of ${q.diameter} mm`
@@ -57,35 +66,16 @@
     <aside aria-label="What to print">
       <form method="get">
         <h2>What to print</h2>
-        <label for="kind">Kind</label>
-        <select id="kind" name="kind" class="field" value={q.kind}
-          ><option value="tape">timing tape</option><option value="wheel">degree wheel</option></select
-        >
-        <label for="diameter">Diameter of rim or wheel, mm</label><input
-          id="diameter"
-          name="diameter"
-          class="field"
-          inputmode="decimal"
-          required
-          value={q.diameter}
-        />
-        <label for="from">Tape from, degrees before TDC (after is negative)</label><input
-          id="from"
-          name="from"
-          class="field"
-          value={q.from}
-        />
-        <label for="to">Tape to, degrees before TDC</label><input id="to" name="to" class="field" value={q.to} />
-        <label for="step">A tick every, degrees</label><input id="step" name="step" class="field" value={q.step} />
-        <label for="runs">Crank runs, seen where the wheel is read</label>
-        <select id="runs" name="runs" class="field" value={q.runs}
-          ><option value="cw">clockwise</option><option value="ccw">anticlockwise</option></select
-        >
+        <Field label="Kind" name="kind" options={kinds} value={q.kind} />
+        <Field label="Diameter of rim or wheel, mm" name="diameter" inputmode="decimal" required value={q.diameter} />
+        <Field label="Tape from, degrees before TDC (after is negative)" name="from" value={q.from} />
+        <Field label="Tape to, degrees before TDC" name="to" value={q.to} />
+        <Field label="A tick every, degrees" name="step" value={q.step} />
+        <Field label="Crank runs, seen where the wheel is read" name="runs" options={ways} value={q.runs} />
         <button class="button first">Draw it</button>
       </form>
       <h2>Degrees from a length on this rim</h2>
-      <label for="measured">Measured</label>
-      <input id="measured" class="field" bind:value={measured} placeholder="12.5" autocomplete="off" />
+      <Field label="Measured" bind:value={measured} placeholder="12.5" />
       <fieldset>
         <legend class="only-read">How it was measured</legend>
         <label class="radio"
@@ -129,12 +119,8 @@
   }
   form {
     display: grid;
-    gap: 4px;
+    gap: 8px;
     margin-bottom: 18px;
-  }
-  label {
-    font-size: 14px;
-    margin-top: 4px;
   }
   .radio {
     display: inline-flex;
@@ -154,12 +140,12 @@
   }
   .answer {
     font-stretch: 76%;
-    font-size: 30px;
+    font-size: var(--t7);
     font-weight: 640;
     min-height: 42px;
   }
   .answer.bad {
-    font-size: 15px;
+    font-size: var(--t3);
     font-stretch: 100%;
     color: var(--out);
   }

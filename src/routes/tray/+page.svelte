@@ -2,6 +2,7 @@
   import { gaugeKinds } from '$core/tray/gauge-kinds.ts';
   import { baseUnit, fromBase, unitSign, type Unit } from '$core/units/units.ts';
   import { gaugeU } from '$core/calculations/gauge/gauge-combine.ts';
+  import Field from '$lib/ui/primitives/Field.svelte';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   import { calendarText } from '$lib/reader/dates.ts';
   import GaugeForm from '$lib/ui/tray/GaugeForm.svelte';
@@ -79,10 +80,7 @@
       {/if}
     </main>
     <aside aria-label="Put something in the tray">
-      <label class="what" for="adding">Put in the tray</label>
-      <select id="adding" class="field" bind:value={adding}
-        >{#each forms as [id, label] (id)}<option value={id}>{label}</option>{/each}</select
-      >
+      <Field label="Put in the tray" options={forms} bind:value={adding} />
       {#key form}
         {#if adding === 'gauge'}<GaugeForm sent={mine} />
         {:else if adding === 'part'}<PartForm sent={mine} unit={data.prefs.length} />
@@ -120,26 +118,14 @@
     padding: 16px 18px;
     overflow: auto;
   }
-  .what {
-    display: block;
-    font-weight: 640;
-    margin-bottom: 4px;
-  }
   aside :global(form) {
     display: grid;
-    gap: 4px;
-    margin-top: 8px;
-  }
-  aside :global(label) {
-    margin-top: 6px;
-    font-size: 14px;
+    gap: 8px;
+    margin-top: 10px;
   }
   aside :global(.button) {
-    margin-top: 14px;
+    margin-top: 6px;
     justify-self: start;
-  }
-  aside select {
-    width: 100%;
   }
   .problem {
     color: var(--out);

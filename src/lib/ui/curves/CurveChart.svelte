@@ -207,7 +207,9 @@
     take: () => void (held = k),
     drag: (p) => chart && ontarget?.(k, half(chart.scales['y']!.getValueForPixel(p.y)!)),
     drop: () => (held = null),
-    step: (by) => Number.isFinite(by) && ontarget?.(k, half(picture.target[k]!.y + by * 0.5))
+    // half a degree a step, two degrees with Shift or Page
+    step: (by) =>
+      Number.isFinite(by) && ontarget?.(k, half(picture.target[k]!.y + Math.sign(by) * (Math.abs(by) === 1 ? 0.5 : 2)))
   });
   function walk(e: KeyboardEvent) {
     const by = { ArrowRight: 1, ArrowLeft: -1 }[e.key];
@@ -286,7 +288,7 @@
     display: flex;
     flex-wrap: wrap;
     gap: 2px 16px;
-    font-size: 13px;
+    font-size: var(--t1);
     color: var(--ink);
     margin: 2px 0 8px;
   }

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { CurveTable } from '$core/calculations/curve/curve-table.ts';
+  import Field from '../primitives/Field.svelte';
   import type { CurvePicture } from './curve-series.ts';
 
   interface Props {
@@ -97,11 +98,7 @@
         </fieldset>
       {/if}
       {#if gauges.length}
-        <label class="with"
-          >Read with <select class="field" bind:value={gauge}
-            >{#each gauges as g (g.id)}<option value={g.id}>{g.name}</option>{/each}</select
-          ></label
-        >
+        <Field beside label="Read with" options={gauges.map((g) => [g.id, g.name] as const)} bind:value={gauge} />
       {/if}
       <button class="button first" disabled={scale === null} onclick={take}>Log these points</button>
       <button class="link" onclick={drop}>Drop the file</button>
@@ -130,12 +127,6 @@
     margin: 8px 0;
     padding: 10px 0 10px 12px;
     border-left: 4px solid var(--ink);
-  }
-  .with {
-    display: flex;
-    gap: 8px;
-    align-items: center;
-    margin: 6px 0;
   }
   fieldset label {
     display: flex;

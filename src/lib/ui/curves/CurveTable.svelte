@@ -48,7 +48,7 @@
 <style>
   caption {
     text-align: left;
-    font-size: 13px;
+    font-size: var(--t1);
     color: var(--ink-2);
   }
   .n {

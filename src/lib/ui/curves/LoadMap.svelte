@@ -39,6 +39,7 @@
 </script>
 
 <svg
+  class="drawing"
   viewBox="0 0 {W + 10} {ROW * kpas.length + 62}"
   role="img"
   aria-label="Load map: total timing over speed and depression; the figures at idle, cruise and full load stand in the table below"
@@ -101,8 +102,6 @@
 
 <style>
   svg {
-    display: block;
-    width: 100%;
     max-width: 860px;
   }
   .cell {
@@ -115,12 +114,12 @@
     stroke: var(--sheet);
     stroke-width: 2px;
     stroke-opacity: 0.6;
-    font-size: 14px;
+    font-size: var(--t2);
     text-anchor: middle;
     fill: var(--ink);
   }
   .axis {
-    font-size: 13px;
+    font-size: var(--t1);
     text-anchor: middle;
     fill: var(--ink-2);
   }
@@ -138,7 +137,7 @@
     stroke-width: 3;
   }
   .name {
-    font-size: 14px;
+    font-size: var(--t2);
     font-weight: 640;
     text-anchor: middle;
     fill: var(--target);

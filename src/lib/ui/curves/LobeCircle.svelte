@@ -41,6 +41,7 @@
 
 <figure>
   <svg
+    class="drawing"
     viewBox="0 -8 340 352"
     role="img"
     aria-label="Errors of the sparks round the distributor{out ? `, run-out ${out.runOutDeg.toFixed(2)} degrees` : ''}"
@@ -65,8 +66,6 @@
     margin: 0;
   }
   svg {
-    display: block;
-    width: 100%;
     max-width: 380px;
   }
   .even {
@@ -98,13 +97,13 @@
     fill: var(--out);
   }
   .cylinder {
-    font-size: 15px;
+    font-size: var(--t3);
     font-weight: 660;
     text-anchor: middle;
     fill: var(--ink);
   }
   figcaption {
-    font-size: 13.5px;
+    font-size: var(--t2);
     color: var(--ink-2);
   }
 </style>

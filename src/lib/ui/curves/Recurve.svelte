@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import type { Match } from '$core/calculations/curve/curve-match.ts';
   import { matchOf } from '$core/domains/curves/by-hand.ts';
   import { matchInput, predict, type RecurveWork } from '$core/domains/curves/recurve-work.ts';
@@ -9,6 +9,7 @@
   import CurveChart from './CurveChart.svelte';
   import CurveFiles from './CurveFiles.svelte';
   import { ghostOf, picture, predictedPoints } from './curve-series.ts';
+  import { Matcher } from './matcher.svelte.ts';
   import SpringSearch from './SpringSearch.svelte';
   import type { TargetHand } from './target.svelte.ts';
   import Springs from '../instruments/springs/Springs.svelte';
@@ -23,14 +24,26 @@
     hand: TargetHand;
     height?: number;
     ontake?: ((m: Match) => void) | undefined;
-    /** the best pick is handed out, so that a key can take it */
-    onbest?: (m: Match | null) => void;
   }
-  let { engine, sweep, work, stock, hand, height = 360, ontake, onbest }: Props = $props();
+  let { engine, sweep, work, stock, hand, height = 360, ontake }: Props = $props();
   const input = $derived(matchInput(work, sweep?.baseline, stock, hand.points));
-  let looked = $state.raw<{ all: Match[]; chosen: number }>({ all: [], chosen: 0 });
-  /** springs and stop put in by hand on the drawing, before the search's pick */
-  let put = $state.raw<Put | null>(null);
+  const matcher = new Matcher();
+  onMount(() => () => matcher.close());
+  // every change of target, tray or limits asks again; the worker answers the newest question
+  $effect(() => {
+    const question = input;
+    if (question) untrack(() => matcher.ask(question));
+  });
+  let picked = $state(0);
+  const looked = $derived.by(() => {
+    const all = matcher.result?.ranked ?? [];
+    return { all, chosen: Math.min(picked, Math.max(0, all.length - 1)) };
+  });
+  /** springs and stop put in by hand on the drawing, until the search looks at another pick */
+  let put = $derived.by((): Put | null => {
+    void looked;
+    return null;
+  });
   const item = (id: string) =>
     stock.find((s) => s.id === id) ?? [...work.springs, ...(work.stop ? [work.stop] : [])].find((s) => s.id === id);
   const name = (id: string) => item(id)?.name ?? id;
@@ -90,10 +103,6 @@
           .join(' ')} ${work.stop.id}`
       : undefined
   );
-  $effect(() => {
-    const m = match;
-    untrack(() => onbest?.(m));
-  });
 </script>
 
 <div class="room">
@@ -119,10 +128,8 @@
         lacks={work.lacks}
         {name}
         count={(id) => stock.find((s) => s.id === id)?.count ?? 0}
-        onlook={(all, chosen) => {
-          looked = { all, chosen };
-          put = null;
-        }}
+        {matcher}
+        bind:chosen={picked}
         {ontake}
         {taken}
       />
@@ -194,7 +201,7 @@
   }
   .why {
     grid-area: why;
-    font-size: 13.5px;
+    font-size: var(--t2);
     color: var(--ink-2);
   }
   .why p {
@@ -213,7 +220,7 @@
   }
   .judged {
     margin: 0;
-    font-size: 14px;
+    font-size: var(--t2);
   }
   .bad {
     color: var(--out);

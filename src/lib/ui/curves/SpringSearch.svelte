@@ -1,10 +1,9 @@
 <script lang="ts">
-  import { onMount, untrack } from 'svelte';
   import type { Match } from '$core/calculations/curve/curve-match.ts';
   import { formatSpeed } from '$core/units/format.ts';
   import type { MatchInput } from '$core/domains/curves/recurve-work.ts';
   import { figuresOf, fitOf } from './match-words.ts';
-  import { Matcher } from './matcher.svelte.ts';
+  import type { Matcher } from './matcher.svelte.ts';
 
   interface Props {
     input: MatchInput | null;
@@ -12,26 +11,14 @@
     name: (id: string) => string;
     /** of how many the tray has, to say what is left */
     count: (id: string) => number;
-    /** the match that is looked at: its curve is drawn */
-    onlook: (all: Match[], chosen: number) => void;
+    matcher: Matcher;
+    /** which of the matches is looked at: its curve is drawn */
+    chosen: number;
     ontake?: ((m: Match) => void) | undefined;
     taken?: string | undefined;
   }
-  let { input, lacks, name, count, onlook, ontake, taken }: Props = $props();
+  let { input, lacks, name, count, matcher, chosen = $bindable(), ontake, taken }: Props = $props();
 
-  const matcher = new Matcher();
-  let chosen = $state(0);
-  onMount(() => () => matcher.close());
-  // every change of target, tray or limits asks again; the worker answers the newest question
-  $effect(() => {
-    const question = input;
-    if (question) untrack(() => matcher.ask(question));
-  });
-  $effect(() => {
-    const all = matcher.result?.ranked ?? [];
-    const k = Math.min(chosen, Math.max(0, all.length - 1));
-    untrack(() => onlook(all, k));
-  });
   const ranked = $derived(matcher.result?.ranked ?? []);
   const stopDeg = (stop: string) => input?.tray.stops.find((s) => s.id === stop)?.deg ?? 0;
   const id = (m: Match) => `${m.springs.join(' ')} ${m.stop}`;
@@ -88,6 +75,7 @@
           {#if ontake && k === chosen}
             {#if taken === id(m)}<p class="taken">On this job.</p>{:else}<button
                 class="button first"
+                aria-keyshortcuts="T"
                 onclick={() => ontake(m)}>Take them <kbd>T</kbd></button
               >{/if}
           {/if}
@@ -124,7 +112,7 @@
   }
   .pick b {
     font-stretch: 88%;
-    font-size: 17px;
+    font-size: var(--t4);
   }
   .fit {
     color: var(--in);
@@ -136,7 +124,7 @@
   }
   .more {
     grid-column: 2 / 4;
-    font-size: 13.5px;
+    font-size: var(--t2);
     color: var(--ink-2);
   }
   li .button,

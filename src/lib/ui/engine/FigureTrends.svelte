@@ -34,7 +34,7 @@
     gap: 0 10px;
     padding: 4px 0;
     border-bottom: 1px solid var(--hair);
-    font-size: 14px;
+    font-size: var(--t2);
   }
   a {
     min-height: 24px;

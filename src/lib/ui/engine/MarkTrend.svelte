@@ -93,7 +93,7 @@
     margin: 18px 0 6px;
   }
   td {
-    font-size: 13.5px;
+    font-size: var(--t2);
     white-space: nowrap;
     padding-right: 6px;
   }

@@ -127,14 +127,14 @@
     color: var(--on-line);
     caret-color: var(--caret);
     font-stretch: 76%;
-    font-size: 32px;
+    font-size: var(--t7);
     font-weight: 600;
     line-height: 1.25;
     padding: 0;
     border-radius: 0;
   }
   input.wordy {
-    font-size: 20px;
+    font-size: var(--t5);
     line-height: 2;
   }
   input::placeholder {
@@ -148,7 +148,7 @@
     box-shadow: 0 2px 0 var(--caret);
   }
   .means {
-    font-size: 16px;
+    font-size: var(--t4);
     min-width: 0;
     display: flex;
     flex-wrap: wrap;
@@ -176,13 +176,13 @@
     color: var(--on-line-2);
     border: 0;
     border-bottom: 1px solid var(--on-line-2);
-    font-size: 14px;
+    font-size: var(--t2);
     min-height: 28px;
   }
   .keys {
     margin-left: auto;
     color: var(--on-line-2);
-    font-size: 14px;
+    font-size: var(--t2);
     white-space: nowrap;
   }
   .unsent {
@@ -210,7 +210,7 @@
       width: 100%;
     }
     input {
-      font-size: 27px;
+      font-size: var(--t6);
     }
   }
 </style>

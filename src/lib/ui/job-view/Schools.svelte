@@ -29,7 +29,7 @@
 
 <style>
   .school {
-    font-size: 14px;
+    font-size: var(--t2);
     margin-bottom: 10px;
   }
   summary {

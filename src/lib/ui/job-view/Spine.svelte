@@ -97,7 +97,7 @@
     background: linear-gradient(var(--ink), var(--ink)) 18px 0 / 1.5px 100% no-repeat local;
   }
   h2 {
-    font-size: 13px;
+    font-size: var(--t1);
     font-weight: 600;
   }
   h2 button {
@@ -128,7 +128,7 @@
     border: 0;
     background: none;
     color: var(--ink-2);
-    font-size: 14.5px;
+    font-size: var(--t2);
     line-height: 1.25;
     text-align: left;
     cursor: pointer;
@@ -152,7 +152,7 @@
   }
   .hint {
     display: block;
-    font-size: 12.5px;
+    font-size: var(--t1);
     font-weight: 400;
     color: var(--ink-2);
   }

@@ -108,7 +108,7 @@
   }
   .here b {
     font-stretch: 78%;
-    font-size: 30px;
+    font-size: var(--t7);
     font-weight: 640;
     color: var(--ink);
     margin-right: 4px;
@@ -121,7 +121,7 @@
     font-weight: 600;
   }
   .next p {
-    font-size: 19px;
+    font-size: var(--t5);
     line-height: 1.25;
     font-weight: 620;
   }
@@ -132,7 +132,7 @@
     display: flex;
     flex-wrap: wrap;
     gap: 0 18px;
-    font-size: 14px;
+    font-size: var(--t2);
     color: var(--ink-2);
   }
   .ends label {
@@ -150,7 +150,7 @@
     margin-top: 2px;
     background: var(--ink);
     color: var(--sheet);
-    font-size: 14px;
+    font-size: var(--t2);
   }
   .flag summary {
     padding: 6px 10px;
@@ -167,7 +167,7 @@
     margin-top: 6px;
     display: grid;
     grid-template-columns: 1fr auto;
-    font-size: 14px;
+    font-size: var(--t2);
     border-top: 1.5px solid var(--ink);
   }
   dt,
@@ -184,7 +184,7 @@
     font-weight: 600;
   }
   .note {
-    font-size: 12.5px;
+    font-size: var(--t1);
     color: var(--ink-2);
   }
   @media (max-width: 900px) {

@@ -31,7 +31,7 @@
   }
   legend {
     padding: 0;
-    font-size: 13.5px;
+    font-size: var(--t2);
     color: var(--ink-2);
   }
   .choices {

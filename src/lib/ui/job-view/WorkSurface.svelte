@@ -200,7 +200,7 @@
     outline: none;
   }
   .phase {
-    font-size: 13.5px;
+    font-size: var(--t2);
     color: var(--ink-2);
     margin: 4px 0 2px;
   }
@@ -254,7 +254,7 @@
     display: grid;
     grid-template-columns: auto 1fr;
     gap: 2px 14px;
-    font-size: 13.5px;
+    font-size: var(--t2);
     color: var(--ink-2);
     border-top: 1px solid var(--rule);
     padding-top: 8px;

@@ -19,7 +19,7 @@
     border: 1.5px solid var(--ink);
     border-left-width: 9px;
     padding: 7px 12px;
-    font-size: 14px;
+    font-size: var(--t2);
     background: repeating-linear-gradient(-45deg, var(--band-a) 0 7px, var(--band-b) 7px 14px);
   }
   svg {

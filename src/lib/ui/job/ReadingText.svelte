@@ -43,12 +43,12 @@
   }
   .mark {
     color: var(--unsure);
-    font-size: 12.5px;
+    font-size: var(--t1);
     font-weight: 600;
   }
   s {
     margin-left: 6px;
-    font-size: 12.5px;
+    font-size: var(--t1);
     color: var(--ink-2);
   }
 </style>

@@ -29,18 +29,18 @@
   .big {
     font-stretch: 76%;
     font-weight: 640;
-    font-size: 58px;
+    font-size: var(--t9);
     line-height: 1;
     letter-spacing: -0.01em;
   }
   .pm {
-    font-size: 21px;
+    font-size: var(--t5);
     font-weight: 500;
     font-stretch: 78%;
     color: var(--ink-2);
   }
   .help {
-    font-size: 14.5px;
+    font-size: var(--t2);
     color: var(--ink-2);
     margin: 4px 0 10px;
     max-width: 60ch;

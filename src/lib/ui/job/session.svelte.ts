@@ -16,6 +16,17 @@ import { stateOf } from './state-memo.ts';
 
 export type { Draft };
 
+/** What a job is followed from: its log, the sheet it runs by, the engine and the tray. */
+export interface SessionData {
+  job: { id: string };
+  sheet: RunSheet;
+  domains: Domain[];
+  engine: Engine;
+  log: JobEvent[];
+  gauges: TrayGauge[];
+  stock: StockItem[];
+}
+
 /**
  * One job on one screen: the log as the server has it, what was said here and is not heard yet, and the state that
  * follows from both. What is typed counts at once; the server's answer only takes its place.
@@ -34,18 +45,7 @@ export class JobSession {
   #me: () => Person | null;
   #fetching: Promise<void> | null = null;
 
-  constructor(
-    data: {
-      job: { id: string };
-      sheet: RunSheet;
-      domains: Domain[];
-      engine: Engine;
-      log: JobEvent[];
-      gauges: TrayGauge[];
-      stock: StockItem[];
-    },
-    me: () => Person | null
-  ) {
+  constructor(data: SessionData, me: () => Person | null) {
     this.jobId = data.job.id;
     this.sheet = data.sheet;
     this.#domains = data.domains;

@@ -10,8 +10,6 @@ export class JobView {
   /** a step chosen by hand; null follows the work */
   picked = $state<string | null>(null);
   #held = $state<number | null>(null);
-  /** keys of the surface in view, beside those of the page */
-  keys = $state.raw<Record<string, { name: string; act: () => void }>>({});
 
   constructor(
     private readonly session: JobSession,

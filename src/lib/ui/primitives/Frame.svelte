@@ -2,7 +2,7 @@
   import type { Snippet } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { inField, makeGoTo, withModifier } from '../keys/keys.ts';
+  import { inField, isIn, makeGoTo, places, withModifier } from '../keys/keys.ts';
   import Lazy from './Lazy.svelte';
   import Who from './Who.svelte';
 
@@ -16,12 +16,6 @@
   }
   let { subject, keys = [], onkey, children, foot }: Props = $props();
 
-  const places = [
-    { href: '/', name: 'Floor', on: (p: string) => p === '/' },
-    { href: '/engines', name: 'Engines', on: (p: string) => p.startsWith('/engines') },
-    { href: '/curves', name: 'Curves', on: (p: string) => p.startsWith('/curves') },
-    { href: '/tray', name: 'Tray', on: (p: string) => p.startsWith('/tray') }
-  ];
   const job = $derived(page.url.pathname.startsWith('/jobs/') && page.params.id ? `/jobs/${page.params.id}` : null);
   let showKeys = $state(false);
   const goTo = makeGoTo((href) => void goto(href));
@@ -31,8 +25,7 @@
     if (e.key === '?') {
       showKeys = !showKeys;
       e.preventDefault();
-    } else if (e.key === 'Escape' && showKeys) showKeys = false;
-    else if (goTo(e)) e.preventDefault();
+    } else if (goTo(e)) e.preventDefault();
     else onkey?.(e);
   }
 </script>
@@ -43,7 +36,7 @@
   <header class="no-print">
     <a class="mark" href="/">NEMRIK</a>
     <nav aria-label="Places">
-      {#each places as p (p.href)}<a href={p.href} aria-current={p.on(page.url.pathname) ? 'page' : undefined}
+      {#each places as p (p.href)}<a href={p.href} aria-current={isIn(p, page.url.pathname) ? 'page' : undefined}
           >{p.name}</a
         >{/each}
       {#if job}<a href={job} aria-current="page">Job</a>{/if}
@@ -83,7 +76,7 @@
   .mark {
     font-stretch: 80%;
     font-weight: 750;
-    font-size: 19px;
+    font-size: var(--t5);
     letter-spacing: 0.06em;
     text-decoration: none;
   }
@@ -148,12 +141,12 @@
       padding: 0 8px;
     }
     .mark {
-      font-size: 15px;
+      font-size: var(--t3);
       letter-spacing: 0.02em;
     }
     nav a {
       padding: 0 4px;
-      font-size: 13.5px;
+      font-size: var(--t2);
       font-stretch: 88%;
     }
   }

@@ -1,37 +1,23 @@
 <script lang="ts">
+  import { places } from '../keys/keys.ts';
+  import Panel from './Panel.svelte';
+
   let { keys, onclose }: { keys: [string, string][]; onclose: () => void } = $props();
   const everywhere: [string, string][] = [
-    ['G F', 'to the floor'],
-    ['G E', 'to the engines'],
-    ['G T', 'to the tray'],
+    ...places.map((p): [string, string] => [`G ${p.key.toUpperCase()}`, p.help]),
     ['?', 'these keys']
   ];
-  let panel: HTMLElement;
-  $effect(() => panel.focus());
 </script>
 
-<div bind:this={panel} class="keys no-print" role="dialog" aria-label="Keys" tabindex="-1">
+<Panel label="Keys" {onclose}>
   <h2>Keys</h2>
   <dl>
     {#each [...keys, ...everywhere] as [key, what] (key)}<dt><kbd>{key}</kbd></dt>
       <dd>{what}</dd>{/each}
   </dl>
-  <button class="button" onclick={onclose}>Close</button>
-</div>
+</Panel>
 
 <style>
-  .keys {
-    position: fixed;
-    right: 0;
-    top: 44px;
-    z-index: 5;
-    padding: 16px 18px 18px;
-    width: min(340px, 100vw);
-    max-height: calc(100vh - 120px);
-    overflow: auto;
-    background: var(--sheet);
-    border: 1.5px solid var(--ink);
-  }
   dl {
     display: grid;
     grid-template-columns: auto 1fr;

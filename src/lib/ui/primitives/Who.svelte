@@ -1,20 +1,20 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
   import { page } from '$app/state';
+  import Field from './Field.svelte';
+  import Panel from './Panel.svelte';
 
-  let open = $state(false);
+  /** opened or closed by hand; until then it is open while nobody has said who works here */
+  let asked = $state<boolean | null>(null);
   let name = $state('');
   let problem = $state('');
   const me = $derived(page.data.person as { id: string; name: string } | null);
   const people = $derived((page.data.people ?? []) as { id: string; name: string; role: string }[]);
+  const open = $derived(asked ?? (!me && !!page.data.people));
   const prefs = $derived(page.data.prefs as { theme: string; length: string; zone: string });
   const zones = $derived(
     open ? [...new Set([prefs.zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])] : [prefs.zone]
   );
-  // nobody chosen yet: the first thing to settle
-  $effect(() => {
-    if (!me && page.data.people) open = true;
-  });
 
   async function send(url: string, body: object): Promise<boolean> {
     const r = await fetch(url, {
@@ -29,30 +29,21 @@
   }
   async function choose(body: object) {
     if (await send('/api/person', body)) {
-      open = false;
+      asked = null;
       name = '';
     }
   }
   async function prefer(body: { theme?: string; length?: string }) {
     if ((await send('/api/prefs', body)) && body.theme) document.documentElement.dataset.theme = body.theme;
   }
-  function key(e: KeyboardEvent) {
-    if (e.key === 'Escape' && me) open = false;
-  }
 </script>
 
 <div class="who">
-  <button class="me" aria-expanded={open} aria-haspopup="dialog" onclick={() => (open = !open)}
+  <button class="me" aria-expanded={open} aria-haspopup="dialog" onclick={() => (asked = !open)}
     >{me?.name ?? 'Who is at the bench?'}</button
   >
   {#if open}
-    <div
-      class="panel"
-      role="dialog"
-      aria-label="Who is at the bench, and how things are shown"
-      tabindex="-1"
-      onkeydown={key}
-    >
+    <Panel label="Who is at the bench, and how things are shown" closable={!!me} onclose={() => (asked = false)}>
       <h2>{me ? 'At this bench' : 'Who is at the bench?'}</h2>
       <p class="quiet small">Every reading is kept with who took it.</p>
       {#if people.length}
@@ -75,40 +66,38 @@
           void choose({ name });
         }}
       >
-        <label for="new-name">Another name</label>
-        <input id="new-name" class="field" bind:value={name} maxlength="80" autocomplete="off" />
+        <Field label="Another name" bind:value={name} maxlength={80} />
         <button class="button" disabled={!name.trim()}>Work as {name.trim() || '…'}</button>
       </form>
       {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
       <div class="prefs">
-        <label
-          >Light <select class="field" value={prefs.theme} onchange={(e) => prefer({ theme: e.currentTarget.value })}>
-            <option value="system">as the system</option><option value="light">light</option><option value="dim"
-              >dim</option
-            >
-          </select></label
-        >
-        <label
-          >Lengths <select
-            class="field"
-            value={prefs.length}
-            onchange={(e) => prefer({ length: e.currentTarget.value })}
-          >
-            <option value="mm">mm</option><option value="in">inch</option><option value="thou">thou</option>
-          </select></label
-        >
+        <Field
+          label="Light"
+          options={[
+            ['system', 'as the system'],
+            ['light', 'light'],
+            ['dim', 'dim']
+          ]}
+          bind:value={() => prefs.theme, (theme) => prefer({ theme })}
+        />
+        <Field
+          label="Lengths"
+          options={[
+            ['mm', 'mm'],
+            ['in', 'inch'],
+            ['thou', 'thou']
+          ]}
+          bind:value={() => prefs.length, (length) => prefer({ length })}
+        />
       </div>
-      <label class="zone"
-        >The workshop’s clock <select
-          class="field"
-          value={prefs.zone}
-          onchange={(e) => send('/api/workshop', { zone: e.currentTarget.value })}
-        >
-          {#each zones as z (z)}<option value={z}>{z}</option>{/each}
-        </select></label
-      >
-      {#if me}<button class="button" onclick={() => (open = false)}>Close</button>{/if}
-    </div>
+      <div class="zone">
+        <Field
+          label="The workshop’s clock"
+          options={zones.map((z) => [z, z] as const)}
+          bind:value={() => prefs.zone, (zone) => send('/api/workshop', { zone })}
+        />
+      </div>
+    </Panel>
   {/if}
 </div>
 
@@ -124,23 +113,11 @@
     border: 0;
     background: none;
     color: var(--ink-2);
-    font-size: 14px;
+    font-size: var(--t2);
     cursor: pointer;
     text-decoration: underline;
     text-decoration-color: var(--rule);
     text-underline-offset: 4px;
-  }
-  .panel {
-    position: absolute;
-    right: -18px;
-    top: 44px;
-    z-index: 6;
-    width: min(320px, 100vw);
-    max-height: calc(100vh - 60px);
-    overflow: auto;
-    padding: 14px 18px 18px;
-    background: var(--sheet);
-    border: 1.5px solid var(--ink);
   }
   li {
     border-bottom: 1px solid var(--hair);
@@ -166,16 +143,16 @@
     gap: 6px;
     margin: 12px 0;
   }
+  .prefs > :global(*) {
+    flex: 1;
+  }
+  .zone {
+    margin-bottom: 12px;
+  }
   .prefs {
     display: flex;
     gap: 14px;
     margin-bottom: 12px;
-  }
-  .prefs label {
-    display: grid;
-    gap: 4px;
-    font-size: 13.5px;
-    flex: 1;
   }
   .problem {
     color: var(--out);

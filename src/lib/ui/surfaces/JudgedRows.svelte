@@ -41,7 +41,7 @@
   .big {
     font-stretch: 76%;
     font-weight: 640;
-    font-size: 34px;
+    font-size: var(--t7);
     line-height: 1.15;
   }
 </style>

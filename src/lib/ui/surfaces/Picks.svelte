@@ -7,11 +7,9 @@
   import Verdict from '../primitives/Verdict.svelte';
   import { lengthText } from '../../reader/units.ts';
   import type { JobSession } from '../job/session.svelte.ts';
-  import type { JobView } from '../job/view.svelte.ts';
 
   interface Props {
     session: JobSession;
-    view: JobView;
     step: Step;
     prefs: Prefs;
     /** what the pieces are to bring into its limits; null while it is not measured */
@@ -19,7 +17,7 @@
     /** the thickness of a pick that is looked at, to show in the drawing before it is taken; null for none */
     onlook?: (mm: number | null) => void;
   }
-  let { session, view, step, prefs, from, onlook }: Props = $props();
+  let { session, step, prefs, from, onlook }: Props = $props();
   const kind = $derived(step.takes[0]!);
   const len = $derived(lengthText(prefs));
   const taken = $derived(partsTaken(session.state.replayed, kind));
@@ -42,14 +40,6 @@
     onlook?.(null);
     session.say({ kind: 'take', step: step.id, part: kind, items: ids });
   }
-  function takeBest() {
-    const first = plan?.picks[0];
-    if (first && !same(first.ids)) take(first.ids);
-  }
-  $effect(() => {
-    view.keys = { t: { name: 'take the best pick', act: takeBest } };
-    return () => (view.keys = {});
-  });
 </script>
 
 {#if taken.length}
@@ -74,6 +64,7 @@
             class="button"
             class:first={k === 0}
             aria-label="Take {names(p.ids)}"
+            aria-keyshortcuts={k === 0 ? 'T' : undefined}
             onfocus={() => onlook?.(p.sumMm)}
             onblur={() => onlook?.(null)}
             onclick={() => take(p.ids)}
@@ -110,7 +101,7 @@
     align-items: center;
     padding: 7px 0;
     border-bottom: 1px solid var(--hair);
-    font-size: 14.5px;
+    font-size: var(--t2);
   }
   li p:nth-child(2) {
     grid-row: 2;

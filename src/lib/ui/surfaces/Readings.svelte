@@ -57,7 +57,7 @@
 
 <style>
   .by {
-    font-size: 13px;
+    font-size: var(--t1);
     font-stretch: 86%;
     white-space: nowrap;
   }

@@ -1,56 +1,32 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
-  import { keep } from './keep.ts';
   import { gaugeKinds } from '$core/tray/gauge-kinds.ts';
   import { unitsOf } from '$core/units/units.ts';
+  import Field from '../primitives/Field.svelte';
+  import { keep } from './keep.ts';
 
   let { sent }: { sent: Record<string, string> } = $props();
-  let kind = $state<keyof typeof gaugeKinds>('wheel');
-  const quantity = $derived(gaugeKinds[kind].quantity);
-  const kinds = Object.entries(gaugeKinds) as [keyof typeof gaugeKinds, (typeof gaugeKinds)['wheel']][];
+  type Kind = keyof typeof gaugeKinds;
+  // svelte-ignore state_referenced_locally
+  let kind = $state<Kind>(sent.kind && sent.kind in gaugeKinds ? (sent.kind as Kind) : 'wheel');
+  const units = $derived(unitsOf[gaugeKinds[kind].quantity]);
+  const kinds = Object.entries(gaugeKinds).map(([id, k]) => [id, k.label] as const);
 </script>
 
 <form method="post" action="?/gauge" use:enhance={keep}>
-  <label for="g-name">Name</label><input
-    id="g-name"
-    name="name"
-    class="field"
-    required
-    maxlength="80"
-    value={sent.name ?? ''}
-  />
-  <label for="g-kind">Kind</label>
-  <select id="g-kind" name="kind" class="field" bind:value={kind}
-    >{#each kinds as [id, k] (id)}<option value={id}>{k.label}</option>{/each}</select
-  >
-  <label for="g-step">Smallest step it shows</label><input
-    id="g-step"
-    name="resolution"
-    class="field"
-    value={sent.resolution ?? ''}
-    placeholder="0.5"
-  />
-  <label for="g-acc">Accuracy ±, as stated</label><input
-    id="g-acc"
-    name="accuracy"
-    class="field"
-    required
-    value={sent.accuracy ?? ''}
-    placeholder="0.25"
-  />
-  {#if kind === 'dial'}<label for="g-rev">One turn of the pointer</label><input
-      id="g-rev"
-      name="perRev"
-      class="field"
-      value={sent.perRev ?? ''}
-      placeholder="1"
-    />{/if}
-  {#if unitsOf[quantity].length > 1}
-    <label for="g-unit">Unit of these figures</label>
-    <select id="g-unit" name="unit" class="field"
-      >{#each unitsOf[quantity] as u (u)}<option value={u}>{u}</option>{/each}</select
-    >
-  {:else}<input type="hidden" name="unit" value={unitsOf[quantity][0]} />{/if}
-  <label for="g-cal">Calibrated on</label><input id="g-cal" name="calibrated" type="date" class="field" />
+  <Field label="Name" name="name" required maxlength={80} value={sent.name} />
+  <Field label="Kind" name="kind" options={kinds} bind:value={kind} />
+  <Field label="Smallest step it shows" name="resolution" value={sent.resolution} placeholder="0.5" />
+  <Field label="Accuracy ±, as stated" name="accuracy" required value={sent.accuracy} placeholder="0.25" />
+  {#if kind === 'dial'}<Field label="One turn of the pointer" name="perRev" value={sent.perRev} placeholder="1" />{/if}
+  {#if units.length > 1}
+    {#key kind}<Field
+        label="Unit of these figures"
+        name="unit"
+        options={units.map((u) => [u, u] as const)}
+        value={sent.unit && (units as readonly string[]).includes(sent.unit) ? sent.unit : units[0]}
+      />{/key}
+  {:else}<input type="hidden" name="unit" value={units[0]} />{/if}
+  <Field label="Calibrated on" name="calibrated" type="date" value={sent.calibrated} />
   <button class="button first">Put it in the tray</button>
 </form>

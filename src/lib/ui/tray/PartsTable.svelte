@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import Field from '../primitives/Field.svelte';
   import type { StockItem } from '$core/tray/part-kinds.ts';
   import type { LengthText } from '$core/job/words.ts';
 
@@ -67,17 +68,8 @@
                     }}
                 >
                   <input type="hidden" name="item" value={s.id} />
-                  <label
-                    >by <input class="field short" name="change" type="number" required placeholder="+2 or -1" /></label
-                  >
-                  <label
-                    >because <input
-                      class="field"
-                      name="reason"
-                      required
-                      placeholder="bought, cut, thrown away"
-                    /></label
-                  >
+                  <Field beside label="by" name="change" type="number" required placeholder="+2 or -1" />
+                  <Field beside label="because" name="reason" required placeholder="bought, cut, thrown away" />
                   <button class="button">Note it</button>
                 </form>
               </td></tr
@@ -108,13 +100,5 @@
     flex-wrap: wrap;
     gap: 8px 14px;
     align-items: center;
-  }
-  label {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-  }
-  .short {
-    width: 110px;
   }
 </style>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import Field from '../primitives/Field.svelte';
   import { keep } from './keep.ts';
   import { springRate } from '$core/calculations/spring/spring-rate.ts';
   import { toBase, unitsOf, type Unit } from '$core/units/units.ts';
@@ -33,15 +34,7 @@
 </script>
 
 <form method="post" action="?/spring" use:enhance={keep}>
-  <label for="s-name">Name</label><input
-    id="s-name"
-    name="name"
-    class="field"
-    required
-    maxlength="40"
-    value={sent.name ?? ''}
-    placeholder="S-08"
-  />
+  <Field label="Name" name="name" required maxlength={40} value={sent.name} placeholder="S-08" />
   <p class="small quiet">Hang known weights on it and measure the length each time, two at least, three better.</p>
   <div class="loads">
     <span class="small">weight, g</span><span class="small">length, {unit}</span>
@@ -57,28 +50,20 @@
     {/each}
   </div>
   <button type="button" class="link" onclick={() => rows.push({ mass: '', length: '' })}>one more weight</button>
-  <label for="s-inst">Length at rest in the distributor</label><input
-    id="s-inst"
+  <Field
+    label="Length at rest in the distributor"
     name="installed"
-    class="field"
     required
     inputmode="decimal"
     bind:value={installed}
   />
-  <label for="s-unit">Unit of the lengths</label>
-  <select id="s-unit" name="unit" class="field" bind:value={unit}
-    >{#each unitsOf.length as u (u)}<option value={u}>{u}</option>{/each}</select
-  >
-  <label for="s-count">Springs like it</label><input
-    id="s-count"
-    name="count"
-    type="number"
-    min="0"
-    max="999"
-    class="field"
-    required
-    value={sent.count ?? '1'}
+  <Field
+    label="Unit of the lengths"
+    name="unit"
+    options={unitsOf.length.map((u) => [u, u] as const)}
+    bind:value={unit}
   />
+  <Field label="Springs like it" name="count" type="number" min="0" max="999" required value={sent.count ?? '1'} />
   {#if rated}
     <p role="status" data-testid="rated">
       <b>{rated.rateNPerMm.toFixed(3)} N/mm</b> ± {(2 * rated.uRate).toFixed(

@@ -1,43 +1,19 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import Field from '../primitives/Field.svelte';
   import { keep } from './keep.ts';
 
   let { sent }: { sent: Record<string, string> } = $props();
+  const scales = [
+    ['crank', 'crank'],
+    ['distributor', 'distributor: doubled for the crank']
+  ] as const;
 </script>
 
 <form method="post" action="?/stop" use:enhance={keep}>
-  <label for="t-name">Name</label><input
-    id="t-name"
-    name="name"
-    class="field"
-    required
-    maxlength="40"
-    value={sent.name ?? ''}
-    placeholder="stop 10"
-  />
-  <label for="t-deg">Advance it allows, degrees</label><input
-    id="t-deg"
-    name="deg"
-    class="field"
-    required
-    inputmode="decimal"
-    value={sent.deg ?? ''}
-    placeholder="20"
-  />
-  <label for="t-scale">These are degrees of the</label>
-  <select id="t-scale" name="scale" class="field" value={sent.scale ?? 'crank'}>
-    <option value="crank">crank</option>
-    <option value="distributor">distributor: doubled for the crank</option>
-  </select>
-  <label for="t-count">Stops like it</label><input
-    id="t-count"
-    name="count"
-    type="number"
-    min="0"
-    max="999"
-    class="field"
-    required
-    value={sent.count ?? '1'}
-  />
+  <Field label="Name" name="name" required maxlength={40} value={sent.name} placeholder="stop 10" />
+  <Field label="Advance it allows, degrees" name="deg" required inputmode="decimal" value={sent.deg} placeholder="20" />
+  <Field label="These are degrees of the" name="scale" options={scales} value={sent.scale ?? 'crank'} />
+  <Field label="Stops like it" name="count" type="number" min="0" max="999" required value={sent.count ?? '1'} />
   <button class="button first">Put it in the tray</button>
 </form>

@@ -148,7 +148,7 @@
   }
   li > .quiet {
     display: block;
-    font-size: 13.5px;
+    font-size: var(--t2);
   }
   .scale {
     margin-top: 16px;

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
-  import { unitsOf } from '$core/units/units.ts';
+  import SheetField from '$lib/ui/engine/SheetField.svelte';
+  import Field from '$lib/ui/primitives/Field.svelte';
   import Frame from '$lib/ui/primitives/Frame.svelte';
 
   let { data, form } = $props();
@@ -10,8 +11,6 @@
   const FIRST = new Set<string>(['Engine', 'Crank and piston', 'Distributor', 'Timing']);
   const opened = (g: string) =>
     FIRST.has(g) || data.fields.some((f) => f.group === g && (form?.path === f.name || sent[`v.${f.name}`]));
-  const unitsFor = (q?: keyof typeof unitsOf): readonly string[] => (q && unitsOf[q].length > 1 ? unitsOf[q] : []);
-  const defaultUnit = (q?: keyof typeof unitsOf) => (q === 'length' ? data.prefs.length : q ? unitsOf[q][0] : '');
 </script>
 
 <svelte:head><title>New engine · Nemrik</title></svelte:head>
@@ -26,34 +25,27 @@
           update({ reset: false })}
     >
       {#if form?.message}<p class="problem" role="alert">{form.message}</p>{/if}
-      <div class="pair">
-        <label for="name">Name</label><input
-          id="name"
+      <div class="head">
+        <Field
+          label="Name"
           name="name"
-          class="field"
-          value={sent.name ?? ''}
-          maxlength="80"
+          value={sent.name}
+          maxlength={80}
           required
           aria-invalid={form?.path === 'name'}
         />
-      </div>
-      <div class="pair">
-        <label for="summary">In a few words</label><input
-          id="summary"
+        <Field
+          label="In a few words"
           name="summary"
-          class="field"
-          value={sent.summary ?? ''}
-          maxlength="200"
+          value={sent.summary}
+          maxlength={200}
           placeholder="four-cylinder petrol"
         />
-      </div>
-      <div class="pair">
-        <label for="source">Source of the values</label><input
-          id="source"
+        <Field
+          label="Source of the values"
           name="source"
-          class="field"
-          value={sent.source ?? ''}
-          maxlength="200"
+          value={sent.source}
+          maxlength={200}
           placeholder="works card, plate, measured"
           aria-invalid={form?.path === 'source'}
         />
@@ -68,37 +60,15 @@
             <fieldset>
               <legend class="only-read">{g}</legend>
               {#each data.fields.filter((f) => f.group === g) as f (f.name)}
-                <div class="row">
-                  <label for="v.{f.name}">{f.label}</label>
-                  {#if f.kind === 'choice'}
-                    <select id="v.{f.name}" name="v.{f.name}" class="field">
-                      <option value=""></option>
-                      {#each f.choices! as c (c.id)}<option value={c.id} selected={sent[`v.${f.name}`] === c.id}
-                          >{c.label}</option
-                        >{/each}
-                    </select>
-                  {:else}
-                    <input
-                      id="v.{f.name}"
-                      name="v.{f.name}"
-                      class="field"
-                      value={sent[`v.${f.name}`] ?? ''}
-                      placeholder={f.example}
-                      autocomplete="off"
-                      aria-invalid={form?.path === f.name}
-                      aria-describedby={f.help ? `help-${f.name}` : undefined}
-                    />
-                  {/if}
-                  {#if unitsFor(f.quantity).length}
-                    <select name="u.{f.name}" class="field" aria-label="Unit of {f.label}">
-                      {#each unitsFor(f.quantity) as u (u)}<option
-                          value={u}
-                          selected={u === (sent[`u.${f.name}`] ?? defaultUnit(f.quantity))}>{u}</option
-                        >{/each}
-                    </select>
-                  {:else if f.quantity === 'angle' || f.quantity === 'timing'}<span class="quiet">°</span>{/if}
-                  {#if f.help}<span class="help" id="help-{f.name}">{f.help}</span>{/if}
-                </div>
+                <SheetField
+                  field={f}
+                  name="v.{f.name}"
+                  unitName="u.{f.name}"
+                  length={data.prefs.length}
+                  value={sent[`v.${f.name}`]}
+                  unit={sent[`u.${f.name}`]}
+                  wrong={form?.path === f.name}
+                />
               {/each}
             </fieldset>
           </details>
@@ -114,12 +84,11 @@
     background: var(--sheet);
     padding: 16px 24px 40px;
   }
-  .pair {
+  .head {
     display: grid;
-    grid-template-columns: 220px minmax(0, 420px);
-    gap: 10px;
-    align-items: center;
-    margin-top: 8px;
+    gap: 8px;
+    max-width: 640px;
+    margin-top: 10px;
   }
   .groups {
     columns: 2 460px;
@@ -134,41 +103,15 @@
     cursor: pointer;
     min-height: 32px;
     font-weight: 660;
-    font-size: 17px;
+    font-size: var(--t4);
     font-stretch: 92%;
     width: 100%;
     border-bottom: 1.5px solid var(--ink);
     padding-bottom: 2px;
   }
-  .row {
-    display: grid;
-    grid-template-columns: 1fr 150px 82px;
-    gap: 2px 10px;
-    align-items: center;
-    padding: 3px 0;
-    border-bottom: 1px solid var(--hair);
-  }
-  .row .field {
-    width: 100%;
-  }
-  .help {
-    grid-column: 1 / -1;
-    font-size: 13px;
-    color: var(--ink-2);
-  }
-  [aria-invalid='true'] {
-    border-color: var(--out);
-    border-width: 2.5px;
-  }
   .problem {
     color: var(--out);
     font-weight: 600;
     margin: 10px 0;
-  }
-  @media (max-width: 620px) {
-    .pair,
-    .row {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import Field from '$lib/ui/primitives/Field.svelte';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   let { data, form } = $props();
   const sent = $derived((form?.sent ?? {}) as Record<string, string>);
@@ -13,12 +14,13 @@
       <p class="lead">There is no engine yet. <a class="button first" href="/engines/new">Enter an engine</a></p>
     {:else}
       <form method="post" use:enhance>
-        <label for="engine">On which engine</label>
-        <select id="engine" name="engine" class="field" required>
-          {#each data.engines as e (e.id)}<option value={e.id} selected={e.id === (sent.engine ?? data.chosen)}
-              >{e.name}{e.summary ? `, ${e.summary}` : ''}</option
-            >{/each}
-        </select>
+        <Field
+          label="On which engine"
+          name="engine"
+          required
+          options={data.engines.map((e) => [e.id, `${e.name}${e.summary ? `, ${e.summary}` : ''}`] as const)}
+          value={sent.engine ?? data.chosen ?? data.engines[0]?.id}
+        />
         <fieldset>
           <legend>What is to be done</legend>
           <div class="sheets">
@@ -35,8 +37,7 @@
             {/each}
           </div>
         </fieldset>
-        <label for="promised">Promised for <span class="quiet">(may stay open)</span></label>
-        <input id="promised" name="promised" type="date" class="field" value={sent.promised ?? ''} />
+        <Field label="Promised for" hint="(may stay open)" name="promised" type="date" value={sent.promised} />
         {#if form?.message}<p class="problem" role="alert">{form.message}</p>{/if}
         <button class="button first">Open the job</button>
       </form>
@@ -56,7 +57,7 @@
     max-width: 980px;
     margin-top: 14px;
   }
-  form > .field {
+  form > :global(.ask) {
     max-width: 480px;
   }
   .sheets {
@@ -64,7 +65,6 @@
     grid-template-columns: repeat(auto-fill, minmax(min(380px, 100%), 1fr));
     column-gap: 32px;
   }
-  form > label,
   fieldset {
     margin-top: 10px;
   }

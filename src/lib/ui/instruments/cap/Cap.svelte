@@ -41,6 +41,7 @@
 </script>
 
 <svg
+  class="drawing"
   viewBox="0 0 {SIZE.width} {SIZE.height}"
   role={children ? 'group' : 'img'}
   aria-label="Cap from above: terminals {order.join(', ')} in firing order, rotor runs {rotor === 'cw'
@@ -79,19 +80,6 @@
 </svg>
 
 <style>
-  svg {
-    display: block;
-    width: 100%;
-    max-width: 360px;
-  }
-  .label {
-    font-size: 13px;
-    text-anchor: middle;
-    fill: var(--ink);
-  }
-  .label.start {
-    text-anchor: start;
-  }
   .label.end {
     text-anchor: end;
     font-weight: 620;
@@ -100,34 +88,14 @@
     fill: var(--ink-2);
     font-weight: 400;
   }
-  .line {
-    fill: none;
-    stroke: var(--ink);
-    stroke-width: 1.6;
-  }
   .line.second {
     stroke: var(--ink-2);
-  }
-  .body {
-    fill: var(--sheet);
-    stroke: var(--ink);
-    stroke-width: 2.2;
-  }
-  .thin {
-    fill: none;
-    stroke: var(--rule);
-    stroke-width: 1;
-  }
-  .tower {
-    fill: var(--sheet);
-    stroke: var(--ink);
-    stroke-width: 1.8;
   }
   .tower.first {
     fill: var(--ink);
   }
   .number {
-    font-size: 14px;
+    font-size: var(--t2);
     font-weight: 680;
     text-anchor: middle;
     fill: var(--ink);
@@ -144,9 +112,6 @@
     fill: none;
     stroke: var(--predicted);
     stroke-dasharray: 4 3;
-  }
-  .hub {
-    fill: var(--ink);
   }
   .move {
     fill: none;

@@ -32,6 +32,7 @@
 </script>
 
 <svg
+  class="drawing"
   viewBox="0 0 {SIZE.width} {SIZE.height}"
   role="img"
   aria-label="Piston and dial: {depthText ?? 'no depth read yet'}; {dwellLabel ?? ''}"
@@ -101,11 +102,6 @@
     will-change: transform;
     contain: layout paint;
   }
-  .thin {
-    fill: none;
-    stroke: var(--rule);
-    stroke-width: 1;
-  }
   .ring {
     fill: none;
     stroke: var(--ink);
@@ -114,16 +110,6 @@
   .dwell {
     fill: var(--dwell);
     opacity: 0.6;
-  }
-  .wall {
-    fill: none;
-    stroke: var(--ink);
-    stroke-width: 2;
-  }
-  .part {
-    fill: var(--sheet);
-    stroke: var(--ink);
-    stroke-width: 2;
   }
   .probe {
     stroke: var(--ink);
@@ -148,9 +134,6 @@
     stroke: var(--target);
     stroke-width: 2.4;
   }
-  .hub {
-    fill: var(--ink);
-  }
   .mark {
     fill: none;
     stroke: var(--ink-2);
@@ -173,20 +156,20 @@
     stroke-width: 1.3;
   }
   .depth-text {
-    font-size: 13.5px;
+    font-size: var(--t2);
     font-weight: 620;
     fill: var(--predicted);
   }
   .label {
-    font-size: 13px;
+    font-size: var(--t1);
     fill: var(--ink);
   }
   .label.small {
-    font-size: 12.5px;
+    font-size: var(--t1);
     fill: var(--ink-2);
   }
   .unsure {
-    font-size: 13px;
+    font-size: var(--t1);
     fill: var(--unsure);
   }
 </style>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { StockItem } from '$core/tray/part-kinds.ts';
+  import Field from '../../primitives/Field.svelte';
   import { gripped, type Grip } from '../grip.ts';
   import { along, coil, inOrder, nearestStop, PULL_STEP, slotDegAt, slotPoint, type Put } from './springs-geometry.ts';
 
@@ -51,6 +52,7 @@
 {#if now}
   <div class="bench">
     <svg
+      class="drawing"
       viewBox="24 4 192 196"
       role="group"
       aria-label="Advance mechanism with springs {spring(now.a)?.name} and {spring(now.b)?.name} and {stop?.name}"
@@ -102,18 +104,17 @@
     </svg>
     <div class="slots">
       {#each places as what (what)}
-        <label
-          >Spring {what.toUpperCase()}
-          <select class="field" value={now[what]} onchange={(e) => put({ [what]: e.currentTarget.value })}
-            >{#each soft as s (s.id)}<option value={s.id}>{says(s)}</option>{/each}</select
-          ></label
-        >
+        <Field
+          label="Spring {what.toUpperCase()}"
+          options={soft.map((s) => [s.id, says(s)] as const)}
+          bind:value={() => now[what], (v) => put({ [what]: String(v) })}
+        />
       {/each}
-      <label
-        >Stop <select class="field" value={now.stop} onchange={(e) => put({ stop: e.currentTarget.value })}
-          >{#each short as s (s.id)}<option value={s.id}>{s.name}, {s.deg}°</option>{/each}</select
-        ></label
-      >
+      <Field
+        label="Stop"
+        options={short.map((s) => [s.id, `${s.name}, ${s.deg}°`] as const)}
+        bind:value={() => now.stop, (v) => put({ stop: String(v) })}
+      />
     </div>
     <div class="says">
       {@render children?.()}
@@ -188,19 +189,9 @@
     display: grid;
     gap: 6px;
   }
-  label {
-    display: block;
-    font-size: 13px;
-    color: var(--ink-2);
-  }
-  select {
-    display: block;
-    width: 100%;
-    padding-inline: 8px;
-  }
   p {
     margin: 0;
-    font-size: 13px;
+    font-size: var(--t1);
     color: var(--ink-2);
   }
   .hand {

@@ -43,7 +43,7 @@
 </script>
 
 <figure>
-  <svg viewBox="0 0 400 348" role="img" aria-label="The drive in section: {said}">
+  <svg class="drawing" viewBox="0 0 400 348" role="img" aria-label="The drive in section: {said}">
     <defs>
       <pattern id="cut" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <path d="M0 0V7" class="hatch" />
@@ -109,44 +109,17 @@
     margin: 0;
   }
   svg {
-    display: block;
-    width: 100%;
     max-width: 460px;
   }
   .body {
     stroke: var(--ink);
     stroke-width: 1.6;
   }
-  .hatch {
-    stroke: var(--rule);
-    stroke-width: 1.2;
-  }
-  .line {
-    fill: none;
-    stroke: var(--ink);
-    stroke-width: 1.8;
-  }
-  .gear {
-    fill: var(--sheet);
-    stroke: var(--ink);
-    stroke-width: 2.2;
-  }
-  .thin {
-    fill: none;
-    stroke: var(--rule);
-    stroke-width: 1.2;
-  }
   .under {
     fill: var(--ink);
   }
   .washer {
     fill: var(--target);
-  }
-  .patch {
-    fill: var(--ink-2);
-    fill-opacity: 0.45;
-    stroke: var(--ink);
-    stroke-width: 1.2;
   }
   .clamp {
     fill: var(--out);
@@ -161,14 +134,14 @@
     stroke-dasharray: 4 3;
   }
   .name {
-    font-size: 13px;
+    font-size: var(--t1);
     fill: var(--ink-2);
   }
   .mid {
     text-anchor: middle;
   }
   .figure {
-    font-size: 16px;
+    font-size: var(--t4);
     font-weight: 640;
     fill: var(--ink);
   }
@@ -186,7 +159,7 @@
     text-underline-offset: 4px;
   }
   .scale {
-    font-size: 13px;
+    font-size: var(--t1);
     color: var(--ink-2);
   }
 </style>

@@ -1,6 +1,7 @@
 <!-- How to tell the hand of a gear: two rules that must agree. -->
 <figure>
   <svg
+    class="drawing"
     viewBox="0 0 330 130"
     role="img"
     aria-label="Gear axis upright: teeth that rise to the right are right-hand, to the left left-hand"
@@ -25,14 +26,7 @@
     margin: 12px 0 0;
   }
   svg {
-    display: block;
-    width: 100%;
     max-width: 330px;
-  }
-  .gear {
-    fill: var(--sheet);
-    stroke: var(--ink);
-    stroke-width: 1.8;
   }
   .tooth {
     stroke: var(--ink);
@@ -42,13 +36,8 @@
     stroke: var(--ink-2);
     stroke-dasharray: 3 2;
   }
-  .label {
-    font-size: 13px;
-    text-anchor: middle;
-    fill: var(--ink);
-  }
   figcaption {
-    font-size: 13.5px;
+    font-size: var(--t2);
     color: var(--ink-2);
     max-width: 46ch;
   }

@@ -45,6 +45,7 @@
 </script>
 
 <svg
+  class="drawing"
   viewBox="0 0 330 310"
   role="group"
   aria-label="Loaded flank of a tooth{patch
@@ -93,31 +94,15 @@
 </svg>
 
 <style>
-  svg {
-    display: block;
-    width: 100%;
-    max-width: 360px;
-  }
   .flank {
     fill: var(--sheet);
     stroke: var(--ink);
     stroke-width: 2;
   }
-  .middle {
-    stroke: var(--target);
-    stroke-width: 1.2;
-    stroke-dasharray: 2 4;
-  }
   .tick {
     stroke: var(--ink-2);
     stroke-width: 1.2;
     fill: none;
-  }
-  .patch {
-    fill: var(--ink-2);
-    fill-opacity: 0.5;
-    stroke: var(--ink);
-    stroke-width: 1.6;
   }
   .before {
     fill: none;
@@ -135,7 +120,7 @@
   .label,
   .figure,
   .value {
-    font-size: 13px;
+    font-size: var(--t1);
     fill: var(--ink-2);
   }
   .figure {

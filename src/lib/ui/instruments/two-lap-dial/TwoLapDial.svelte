@@ -88,6 +88,7 @@
 </script>
 
 <svg
+  class="drawing"
   viewBox="0 0 {SIZE.width} {SIZE.height}"
   role="slider"
   tabindex={onturned ? 0 : -1}
@@ -221,13 +222,8 @@
     stroke: var(--target);
     stroke-width: 2;
   }
-  .target {
-    fill: var(--sheet);
-    stroke: var(--target);
-    stroke-width: 2.6;
-  }
   .place {
-    font-size: 13px;
+    font-size: var(--t1);
     text-anchor: middle;
     fill: var(--ink);
   }
@@ -254,8 +250,5 @@
   .knob.ghost {
     stroke-width: 1.6;
     stroke-dasharray: 3 3;
-  }
-  .hub {
-    fill: var(--ink);
   }
 </style>

@@ -17,6 +17,7 @@
   <div>
     {#if t.out && t.widths}
       <svg
+        class="drawing"
         viewBox="0 0 340 190"
         role="img"
         aria-label="Rotor tip against its terminal at both ends of the range, unrolled"
@@ -86,14 +87,7 @@
 
 <style>
   svg {
-    display: block;
-    width: 100%;
     max-width: 380px;
-  }
-  .terminal {
-    fill: var(--sheet);
-    stroke: var(--ink);
-    stroke-width: 2;
   }
   .tip {
     fill: var(--ink);
@@ -102,13 +96,8 @@
   .tip.out {
     fill: var(--out);
   }
-  .middle {
-    stroke: var(--target);
-    stroke-width: 1.2;
-    stroke-dasharray: 3 4;
-  }
   .label {
-    font-size: 13px;
+    font-size: var(--t1);
     text-anchor: middle;
     fill: var(--ink-2);
     paint-order: stroke;

@@ -19,6 +19,7 @@
 
 <div class="beside" style="--first: 0.9fr" data-step={stepId}>
   <svg
+    class="drawing"
     viewBox="0 0 {SIZE.width} {SIZE.height}"
     role="img"
     aria-label="Leads of the cap, clockwise from the rotor: {w.wires.map((x) => x.value).join(', ') ||
@@ -93,25 +94,6 @@
 </div>
 
 <style>
-  svg {
-    display: block;
-    width: 100%;
-    max-width: 360px;
-  }
-  .label {
-    font-size: 13px;
-    text-anchor: middle;
-    fill: var(--ink-2);
-  }
-  .start {
-    text-anchor: start;
-  }
-  .body,
-  .tower {
-    fill: var(--sheet);
-    stroke: var(--ink);
-    stroke-width: 2;
-  }
   .tower.bad {
     stroke: var(--out);
     stroke-width: 3.4;
@@ -120,17 +102,11 @@
     stroke: var(--target);
     stroke-dasharray: 4 3;
   }
-  .number {
-    font-size: 15px;
-    font-weight: 680;
-    text-anchor: middle;
-    fill: var(--ink);
-  }
   .number.bad {
     fill: var(--out);
   }
   .want {
-    font-size: 13px;
+    font-size: var(--t1);
     text-anchor: middle;
     fill: var(--ink-2);
   }
@@ -144,7 +120,7 @@
   }
   .finding {
     margin: 10px 0 4px;
-    font-size: 18px;
+    font-size: var(--t4);
     font-weight: 640;
   }
   .out {

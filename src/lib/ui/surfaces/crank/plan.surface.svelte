@@ -91,12 +91,12 @@
   .big {
     font-stretch: 76%;
     font-weight: 640;
-    font-size: 54px;
+    font-size: var(--t9);
     line-height: 1;
     color: var(--target);
   }
   .say {
-    font-size: 17px;
+    font-size: var(--t4);
     font-weight: 600;
     line-height: 1.3;
   }
@@ -110,7 +110,7 @@
     display: flex;
     align-items: center;
     gap: 8px;
-    font-size: 14.5px;
+    font-size: var(--t2);
   }
   input {
     width: 18px;
@@ -119,12 +119,12 @@
   }
   legend {
     float: left;
-    font-size: 14.5px;
+    font-size: var(--t2);
     line-height: 40px;
     color: var(--ink-2);
   }
   .past {
-    font-size: 16px;
+    font-size: var(--t4);
     font-weight: 600;
     max-width: 62ch;
   }

@@ -114,7 +114,7 @@
     align-items: center;
     gap: 10px;
     border-bottom: 1px solid var(--hair);
-    font-size: 14.5px;
+    font-size: var(--t2);
     line-height: 1.25;
     padding: 2px 0;
   }

@@ -59,7 +59,7 @@
 
 <style>
   .methods {
-    font-size: 14px;
+    font-size: var(--t2);
     margin-bottom: 8px;
   }
   summary {

@@ -145,7 +145,7 @@
 
 <style>
   .way {
-    font-size: 14px;
+    font-size: var(--t2);
     color: var(--ink-2);
     margin-bottom: 12px;
     max-width: 76ch;

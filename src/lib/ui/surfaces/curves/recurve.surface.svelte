@@ -4,10 +4,9 @@
   import Recurve from '../../curves/Recurve.svelte';
   import { TargetHand } from '../../curves/target.svelte.ts';
 
-  let { session, view, stepId }: SurfaceProps = $props();
+  let { session, stepId }: SurfaceProps = $props();
   const work = $derived(session.state.work);
   const hand = new TargetHand(() => session.state.work.recurve.target);
-  let best: Match | null = null;
 
   function take(m: Match) {
     if (hand.moved && session.say({ kind: 'target', step: stepId, points: hand.points })) return;
@@ -20,10 +19,6 @@
       text: `Set the initial timing to ${m.initialBtdc}° before with these springs.`
     });
   }
-  $effect(() => {
-    view.keys = { t: { name: 'take springs and stop', act: () => best && take(best) } };
-    return () => (view.keys = {});
-  });
 </script>
 
 <Recurve
@@ -34,5 +29,4 @@
   {hand}
   height={330}
   ontake={take}
-  onbest={(m) => (best = m)}
 />

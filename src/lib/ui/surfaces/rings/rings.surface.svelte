@@ -6,7 +6,7 @@
   import Picks from '../Picks.svelte';
   import Readings from '../Readings.svelte';
 
-  let { session, view, stepId, line, prefs, onamend }: SurfaceProps = $props();
+  let { session, stepId, line, prefs, onamend }: SurfaceProps = $props();
   const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
   const w = $derived(session.state.work.rings);
   const len = $derived(lengthText(prefs));
@@ -14,7 +14,12 @@
 </script>
 
 <div class="beside" style="--first: 0.6fr">
-  <svg viewBox="0 0 260 250" role="img" aria-label="Drive shaft standing on {w.rings.length} thrust rings">
+  <svg
+    class="drawing"
+    viewBox="0 0 260 250"
+    role="img"
+    aria-label="Drive shaft standing on {w.rings.length} thrust rings"
+  >
     <path d="M10 196H86V240H174V196H250" class="line" />
     <path d="M10 40H80M180 40H250" class="line" />
     {#each w.rings.keys() as k (k)}
@@ -46,25 +51,13 @@
           : `Height of the shaft, to lie from ${len(w.minMm, 2)} to ${len(w.maxMm ?? w.minMm, 2)}. Never more rings than drawn, unless the seat was machined and that is noted.`}
       />
     {/if}
-    {#if step.takes.length}<Picks {session} {view} {step} {prefs} from={heightToFill(w)} />{/if}
+    {#if step.takes.length}<Picks {session} {step} {prefs} from={heightToFill(w)} />{/if}
   </div>
 </div>
 
 <style>
   svg {
-    display: block;
-    width: 100%;
     max-width: 300px;
-  }
-  .line {
-    fill: none;
-    stroke: var(--ink);
-    stroke-width: 2;
-  }
-  .gear {
-    fill: var(--sheet);
-    stroke: var(--ink);
-    stroke-width: 2;
   }
   .ring {
     fill: var(--ink);
@@ -73,13 +66,5 @@
     fill: none;
     stroke: var(--target);
     stroke-width: 1.8;
-  }
-  .label {
-    font-size: 13px;
-    text-anchor: middle;
-    fill: var(--ink-2);
-  }
-  .start {
-    text-anchor: start;
   }
 </style>

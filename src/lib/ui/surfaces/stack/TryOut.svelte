@@ -3,6 +3,8 @@
   import { readingParse } from '$core/calculations/reading/reading-parse.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
 
+  import Field from '../../primitives/Field.svelte';
+
   interface Props {
     trial: Trial;
     kind: 'pedestal' | 'own-gear' | 'open-case' | null;
@@ -47,16 +49,13 @@
 <div class="try" role="group" aria-label="Try a change before cutting or taking anything">
   <span class="head">Try a change</span>
   {#each rows as [key, label] (key)}
-    <label
-      >{label}
-      <input
-        class="field"
-        inputmode="decimal"
-        placeholder="0 {prefs.length}"
-        value={typed[key] ?? ''}
-        oninput={(e) => set(key, e.currentTarget.value)}
-      /></label
-    >
+    <Field
+      {label}
+      beside
+      inputmode="decimal"
+      placeholder="0 {prefs.length}"
+      bind:value={() => typed[key] ?? '', (v) => set(key, String(v))}
+    />
   {/each}
   <label class="tick"
     ><input
@@ -76,7 +75,7 @@
     align-items: center;
     gap: 8px 18px;
     margin: 10px 0;
-    font-size: 14px;
+    font-size: var(--t2);
     color: var(--ink-2);
   }
   .head {
@@ -88,7 +87,7 @@
     align-items: center;
     gap: 8px;
   }
-  .field {
+  .try :global(.field) {
     width: 92px;
   }
   .tick input {

@@ -138,7 +138,7 @@
   .big {
     font-stretch: 76%;
     font-weight: 640;
-    font-size: 44px;
+    font-size: var(--t8);
     line-height: 1.1;
     margin-top: 12px;
   }

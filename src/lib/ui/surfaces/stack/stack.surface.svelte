@@ -12,7 +12,7 @@
   import Readings from '../Readings.svelte';
   import TryOut from './TryOut.svelte';
 
-  let { session, view, stepId, line, prefs, onamend }: SurfaceProps = $props();
+  let { session, stepId, line, prefs, onamend }: SurfaceProps = $props();
 
   const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
   const work = $derived(session.state.work.stack);
@@ -103,7 +103,7 @@
         gap.
       </p>
     {/if}
-    {#if step.takes.length}<Picks {session} {view} {step} {prefs} from={fill} onlook={(mm) => (looked = mm)} />{/if}
+    {#if step.takes.length}<Picks {session} {step} {prefs} from={fill} onlook={(mm) => (looked = mm)} />{/if}
   </div>
 </div>
 

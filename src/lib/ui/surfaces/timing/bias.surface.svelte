@@ -26,7 +26,7 @@
 
 <style>
   .move {
-    font-size: 18px;
+    font-size: var(--t4);
     font-weight: 640;
     color: var(--target);
     margin: 10px 0;

@@ -145,7 +145,7 @@
 
 <style>
   .way {
-    font-size: 14px;
+    font-size: var(--t2);
     color: var(--ink-2);
     margin-bottom: 10px;
   }
@@ -153,7 +153,7 @@
     white-space: nowrap;
   }
   .move {
-    font-size: 18px;
+    font-size: var(--t4);
     font-weight: 640;
     color: var(--target);
     margin-bottom: 8px;
@@ -163,7 +163,7 @@
     align-items: center;
     gap: 8px;
     min-height: 36px;
-    font-size: 14.5px;
+    font-size: var(--t2);
   }
   input {
     width: 18px;

@@ -60,7 +60,7 @@
 <style>
   .note {
     margin: 10px 0;
-    font-size: 14px;
+    font-size: var(--t2);
     max-width: 50ch;
   }
 </style>

@@ -19,6 +19,7 @@
 
 <div class="beside" style="--first: 0.8fr">
   <svg
+    class="drawing"
     viewBox="0 0 {SIZE.width} {SIZE.height}"
     role="img"
     aria-label="Drive shaft from above: slot {seen
@@ -77,24 +78,6 @@
 </div>
 
 <style>
-  svg {
-    display: block;
-    width: 100%;
-    max-width: 360px;
-  }
-  .label {
-    font-size: 13px;
-    text-anchor: middle;
-    fill: var(--ink-2);
-  }
-  .start {
-    text-anchor: start;
-  }
-  .body {
-    fill: var(--sheet);
-    stroke: var(--ink);
-    stroke-width: 2.2;
-  }
   .slot {
     fill: var(--sheet);
     stroke: var(--ink);

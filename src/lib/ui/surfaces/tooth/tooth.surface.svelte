@@ -182,7 +182,7 @@
   }
   .because,
   .why {
-    font-size: 13px;
+    font-size: var(--t1);
     font-weight: 400;
     color: var(--ink-2);
   }

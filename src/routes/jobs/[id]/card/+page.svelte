@@ -116,7 +116,7 @@
   }
   h2 {
     margin: 14px 0 2px;
-    font-size: 15px;
+    font-size: var(--t3);
   }
   .two {
     display: grid;
@@ -125,7 +125,7 @@
   }
   td,
   th {
-    font-size: 13px;
+    font-size: var(--t1);
     padding: 2px 8px 2px 0;
   }
   .two td.quiet {
@@ -143,7 +143,7 @@
   .sign span {
     border-top: 1.5px solid var(--ink);
     padding-top: 3px;
-    font-size: 13px;
+    font-size: var(--t1);
   }
   @media (max-width: 620px) {
     .two {
@@ -170,7 +170,7 @@
     }
     td,
     th {
-      font-size: 11px;
+      font-size: var(--t1);
       padding: 1px 6px 1px 0;
     }
   }

@@ -1,0 +1,86 @@
+<script lang="ts">
+  import type { Field } from '$core/engine/fields.ts';
+  import { unitSign, unitsOf, type Unit } from '$core/units/units.ts';
+  import Ask from '../primitives/Field.svelte';
+
+  interface Props {
+    /** the value of the data sheet that is asked for */
+    field: Field;
+    name?: string;
+    unitName?: string;
+    /** the reader's unit of length, offered first */
+    length: Unit;
+    value?: string | undefined;
+    unit?: string | undefined;
+    wrong?: boolean;
+  }
+  let {
+    field,
+    name,
+    unitName,
+    length,
+    value = $bindable(''),
+    unit = $bindable(undefined),
+    wrong = false
+  }: Props = $props();
+  const units = $derived<readonly Unit[]>(field.quantity ? unitsOf[field.quantity] : []);
+  const inUse = $derived(unit ?? (field.quantity === 'length' ? length : units[0]));
+  const help = $props.id();
+</script>
+
+<div class="row" class:wrong>
+  <Ask
+    label={field.label}
+    {name}
+    row
+    bind:value
+    options={field.kind === 'choice'
+      ? [['', 'choose'], ...field.choices!.map((c) => [c.id, c.label] as const)]
+      : undefined}
+    placeholder={field.example}
+    aria-invalid={wrong}
+    aria-describedby={field.help ? help : undefined}
+  />
+  {#if units.length > 1}
+    <Ask
+      label="Unit of {field.label}"
+      unseen
+      row
+      name={unitName}
+      options={units.map((u) => [u, u] as const)}
+      bind:value={() => inUse, (u) => (unit = String(u))}
+    />
+  {:else if units[0]}<span class="quiet">{unitSign[units[0]]}</span>{/if}
+  {#if field.help}<span id={help} class="help">{field.help}</span>{/if}
+</div>
+
+<style>
+  .row {
+    display: grid;
+    grid-template-columns: 1fr minmax(0, 180px) 84px;
+    gap: 2px 10px;
+    align-items: center;
+    padding: 3px 0;
+    border-bottom: 1px solid var(--hair);
+  }
+  .row :global(.field) {
+    width: 100%;
+  }
+  .help {
+    grid-column: 1 / -1;
+    font-size: var(--t1);
+    color: var(--ink-2);
+  }
+  .wrong :global([aria-invalid='true']) {
+    border-color: var(--out);
+    border-width: 2.5px;
+  }
+  @media (max-width: 520px) {
+    .row {
+      grid-template-columns: 1fr 84px;
+    }
+    .row > :global(label:not(.only-read)) {
+      grid-column: 1 / -1;
+    }
+  }
+</style>
