@@ -1,5 +1,6 @@
 import * as crankWords from '../src/core/domains/crank/words.ts';
-import { jobState } from '../src/core/job/index.ts';
+import { NOWHERE } from '../src/core/domains/crank/crank-place.ts';
+import { stateOf } from '../src/core/sheets/index.ts';
 import { cycleState } from '../src/core/calculations/cycle/cycle-state.ts';
 import { slider, dropMm } from '../src/core/calculations/piston/slider.ts';
 import { tdcFit } from '../src/core/calculations/tdc/tdc-fit.ts';
@@ -26,11 +27,11 @@ function measure(what: string, asked: string, call: () => unknown, batch = 20): 
 const job = new PlayedJob().toStroke();
 const state = job.state;
 const order = [1, 2, 4, 3];
-measure('jobState of a job of 20 events', 'under 8 ms', () => jobState(job.sheet, job.engine, job.log));
+measure('state of a job of 20 events', 'under 8 ms', () => stateOf(job.sheet, job.engine, job.log));
 let turn = 0;
 measure('a move of the dial: plan, strokes, piston', 'under 1 ms', () => {
   turn = (turn + 1) % 720;
-  const from = { ...state.crank, crankDeg: turn };
+  const from = { ...(state.work.crank ?? NOWHERE), crankDeg: turn };
   crankWords.planTo(crankWords.crankTarget(state, { surface: 'plan' }), state, job.engine, 'front', from);
   return cycleState({ cycleDeg: 720, firingOrder: order, crankDeg: turn });
 });

@@ -11,8 +11,26 @@ const args = [
   '--disable-sync'
 ];
 
-/** Main-thread time a frame while the two-lap dial is dragged once round, in milliseconds. */
-export async function dragCost(url, path, person) {
+/** Once round the middle of the dial, two degrees a move. */
+export const round = (box) =>
+  Array.from({ length: 181 }, (_, k) => {
+    const turn = ((20 + 2 * k) * Math.PI) / 180;
+    const r = box.width * 0.36;
+    return [box.x + box.width / 2 + r * Math.sin(turn), box.y + box.height * 0.52 - r * Math.cos(turn)];
+  });
+
+/** To and fro from the middle of a handle, by so many pixels each way. */
+export const toAndFro = (dx, dy) => (box) =>
+  Array.from({ length: 121 }, (_, k) => {
+    const s = Math.sin((k * Math.PI) / 30);
+    return [box.x + box.width / 2 + s * dx, box.y + box.height / 2 + s * dy];
+  });
+
+/**
+ * Main-thread time while something is dragged on a page, in milliseconds: a frame, a move, and the longest task. `what`
+ * finds it on the page, `way` says along which points of its box it goes.
+ */
+export async function dragCost(url, path, person, what, way) {
   ensureChromium();
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args });
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
@@ -20,16 +38,11 @@ export async function dragCost(url, path, person) {
   const page = await context.newPage();
   await page.goto(url + path);
   await page.waitForSelector('html[data-hydrated]');
-  const box = await page.getByRole('slider').boundingBox();
+  const thing = await what(page);
+  await thing.scrollIntoViewIfNeeded();
+  const points = way(await thing.boundingBox());
   const cdp = await context.newCDPSession(page);
   await cdp.send('Performance.enable');
-  const at = (deg) => {
-    const r = box.width * 0.36;
-    return [
-      box.x + box.width / 2 + r * Math.sin((deg * Math.PI) / 180),
-      box.y + box.height * 0.52 - r * Math.cos((deg * Math.PI) / 180)
-    ];
-  };
   const metrics = async () =>
     Object.fromEntries((await cdp.send('Performance.getMetrics')).metrics.map((m) => [m.name, m.value * 1000]));
   await page.evaluate(() => {
@@ -41,20 +54,22 @@ export async function dragCost(url, path, person) {
       type: 'longtask'
     });
   });
-  await page.mouse.move(...at(20));
+  await page.waitForTimeout(2500);
+  await page.evaluate(() => void (window.__long.length = 0));
+  await page.mouse.move(...points[0]);
   // the same moves with nothing held: what moving a pointer over the page costs by itself
   const idle = await metrics();
-  for (let deg = 20; deg <= 380; deg += 2) await page.mouse.move(...at(deg));
-  const idlePerMove = ((await metrics()).TaskDuration - idle.TaskDuration) / 181;
-  await page.mouse.move(...at(20));
+  for (const p of points) await page.mouse.move(...p);
+  const idlePerMove = ((await metrics()).TaskDuration - idle.TaskDuration) / points.length;
+  await page.mouse.move(...points[0]);
   await page.mouse.down();
   const before = await metrics();
   const frames = await page.evaluate(() => window.__frames.length);
-  for (let deg = 20; deg <= 380; deg += 2) await page.mouse.move(...at(deg));
+  for (const p of points) await page.mouse.move(...p);
   const after = await metrics();
   const spent = after.TaskDuration - before.TaskDuration;
   const parts = Object.fromEntries(
-    ['ScriptDuration', 'LayoutDuration', 'RecalcStyleDuration'].map((k) => [k, (after[k] - before[k]) / 181])
+    ['ScriptDuration', 'LayoutDuration', 'RecalcStyleDuration'].map((k) => [k, (after[k] - before[k]) / points.length])
   );
   const drawn = (await page.evaluate(() => window.__frames.length)) - frames;
   const long = await page.evaluate(() => window.__long);
@@ -64,8 +79,8 @@ export async function dragCost(url, path, person) {
   return {
     perFrame: spent / drawn,
     frames: drawn,
-    moves: 181,
-    perMove: spent / 181,
+    moves: points.length,
+    perMove: spent / points.length,
     parts,
     idlePerMove,
     longest: Math.max(0, ...long)

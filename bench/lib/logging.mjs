@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { percentile } from './servers.mjs';
 
-/** 20 people, each with a job open and live, logging a reading about once a second: milliseconds until acknowledged. */
+/** 20 people, each with a job open and live, logging a reading about once a second: milliseconds from when it was due until acknowledged. */
 export async function loggingLatency(url, jobs, person, seconds = 15) {
   const times = [];
   const until = performance.now() + seconds * 1000;
@@ -12,8 +12,10 @@ export async function loggingLatency(url, jobs, person, seconds = 15) {
       for await (const _ of r.body);
     });
     live.catch(() => {});
-    await new Promise((r) => setTimeout(r, Math.random() * 1000));
-    while (performance.now() < until) {
+    // each reading is due at its time, whether or not the one before was acknowledged: waiting in line counts
+    let due = performance.now() + Math.random() * 1000;
+    while (due < until) {
+      await new Promise((r) => setTimeout(r, Math.max(0, due - performance.now())));
       const body = JSON.stringify({
         id: randomUUID(),
         kind: 'reading',
@@ -24,7 +26,6 @@ export async function loggingLatency(url, jobs, person, seconds = 15) {
         defaultUnit: 'deg',
         gaugeId: null
       });
-      const from = performance.now();
       const r = await fetch(`${url}/api/jobs/${jobId}/events`, {
         method: 'POST',
         body,
@@ -32,8 +33,8 @@ export async function loggingLatency(url, jobs, person, seconds = 15) {
       });
       const answer = await r.json();
       if (!answer.ok) throw new Error(JSON.stringify(answer));
-      times.push(performance.now() - from);
-      await new Promise((r2) => setTimeout(r2, 700 + Math.random() * 600));
+      times.push(performance.now() - due);
+      due += 700 + Math.random() * 600;
     }
   };
   await Promise.all(Array.from({ length: 20 }, (_, n) => one(n)));

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { fail } from '../../errors/catalogue.ts';
 import { ok, type Result } from '../../errors/result.ts';
+import { breakGrid } from './break-grid.ts';
 import type { Knot } from './knots.ts';
 import type { curveFitInput } from './schemas.ts';
 
@@ -56,19 +57,27 @@ function best(x: Float64Array, y: Float64Array, count: 2 | 3): Shape | null {
   const from = x[0]!;
   const to = x[x.length - 1]!;
   if (to <= from) return null;
-  const grid = Array.from({ length: POSITIONS }, (_, k) => from + ((to - from) * k) / (POSITIONS - 1));
-  const starts: Shape[] = [];
-  const consider = (breaks: number[]) => {
-    const s = levelsFor(x, y, breaks);
-    if (!s || (starts.length === STARTS && s.rss >= starts[STARTS - 1]!.rss)) return;
-    starts.push(s);
-    starts.sort((a, b) => a.rss - b.rss);
-    if (starts.length > STARTS) starts.pop();
+  const { grid, rssOf } = breakGrid(x, y, POSITIONS);
+  const tried: { at: number[]; rss: number }[] = [];
+  const consider = (at: number[]) => {
+    const rss = rssOf(at);
+    if (tried.length === STARTS && rss >= tried[STARTS - 1]!.rss) return;
+    tried.push({ at, rss });
+    tried.sort((a, b) => a.rss - b.rss);
+    if (tried.length > STARTS) tried.pop();
   };
   for (let a = 0; a < POSITIONS; a++)
     for (let b = a + 1; b < POSITIONS; b++)
-      if (count === 2) consider([grid[a]!, grid[b]!]);
-      else for (let c = b + 1; c < POSITIONS; c++) consider([grid[a]!, grid[b]!, grid[c]!]);
+      if (count === 2) consider([a, b]);
+      else for (let c = b + 1; c < POSITIONS; c++) consider([a, b, c]);
+  const starts = tried.flatMap(
+    ({ at }) =>
+      levelsFor(
+        x,
+        y,
+        at.map((k) => grid[k]!)
+      ) ?? []
+  );
   const refined = starts.map((s) => refine(x, y, s, from, to));
   return refined.sort((a, b) => a.rss - b.rss)[0] ?? null;
 }

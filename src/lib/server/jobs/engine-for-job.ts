@@ -1,7 +1,7 @@
 import { manifests } from '$core/domains/all.ts';
 import { judgedWith } from '$core/job/history.ts';
 import type { Queryable } from '../db/pool.ts';
-import { earlierFigures, earlierMarks } from '../repositories/derived.ts';
+import { earlierOf } from '../repositories/derived.ts';
 import { engineById, type EngineWithVersion } from '../repositories/engines.ts';
 
 /** Figures of earlier jobs that a later one is judged with, as the trades declare them. */
@@ -13,7 +13,6 @@ export const JUDGED_WITH: readonly string[] = [...EARLIER, 'mark'];
 export async function engineForJob(engineId: string, jobId: string, on?: Queryable): Promise<EngineWithVersion> {
   // one after the other: inside a transaction both go over one connection
   const engine = await engineById(engineId, on);
-  const marks = await earlierMarks(jobId, on);
-  const earlier = await earlierFigures(jobId, EARLIER, on);
-  return { ...engine, ...(marks.length > 0 ? { earlierMarks: marks } : {}), earlier };
+  const { marks, figures } = await earlierOf(jobId, EARLIER, on);
+  return { ...engine, ...(marks.length > 0 ? { earlierMarks: marks } : {}), earlier: figures };
 }

@@ -2,6 +2,7 @@ import type { SettledFigure } from '$core/job/index.ts';
 import type { EarlierFigure, EarlierMark } from '$core/engine/engine.ts';
 import type { FloorLine } from '$core/job/words.ts';
 import { query, type Queryable } from '../db/pool.ts';
+import { behind } from './behind.ts';
 
 export interface Derived {
   jobId: string;
@@ -111,7 +112,8 @@ function canonical(x: unknown): unknown {
     .map(([k, v]) => [k, canonical(v)]);
 }
 
-const BEHIND = `l.job_id IS NULL OR l.through_seq <> j.last_seq OR l.core_version <> $1 OR l.through_sheet <> e.sheet_version`;
+/** Whether the derived rows of a job are behind its log, its data sheet or the core. */
+const BEHIND = behind('j', '$1');
 
 /** Jobs of an engine whose derived rows are behind their log, their data sheet or the core, oldest first. */
 export const behindOf = async (engineId: string, coreVersion: string) =>
@@ -155,36 +157,46 @@ export const allJobIds = async () =>
 
 export type TrendRow = { jobId: string; at: Date; value: number; u: number | null; verdict: string | null };
 
-/** The mark's error as jobs before this one settled it: those in which true TDC was found and the mark judged. */
-export async function earlierMarks(jobId: string, on?: Queryable): Promise<EarlierMark[]> {
-  const rows = await query<{ jobId: string; at: Date; errorDeg: number; uDeg: number }>(
-    'earlier-marks',
-    `SELECT f.job_id AS "jobId", j.opened_at AS at, f.value AS "errorDeg", coalesce(f.u, 0) AS "uDeg"
-     FROM job me JOIN job j ON j.engine_id = me.engine_id AND (j.opened_at, j.id) < (me.opened_at, me.id)
-     JOIN job_figure f ON f.job_id = j.id AND f.key = 'mark' AND f.proved
-     WHERE me.id = $1 ORDER BY j.opened_at, j.id`,
-    [jobId],
-    on
-  );
-  return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
-}
-
-/** The newest figure of each key that jobs before this one settled. */
-export async function earlierFigures(
+/**
+ * What jobs before this one settled: the newest figure of each key, and every error of the mark where true TDC was found
+ * and the mark judged, oldest first.
+ */
+export async function earlierOf(
   jobId: string,
   keys: readonly string[],
   on?: Queryable
-): Promise<Record<string, EarlierFigure>> {
-  const rows = await query<{ key: string; value: number; u: number | null; at: Date; output: unknown }>(
-    'earlier-figures',
-    `SELECT DISTINCT ON (f.key) f.key, f.value, f.u, j.opened_at AS at, f.output
-     FROM job me JOIN job j ON j.engine_id = me.engine_id AND (j.opened_at, j.id) < (me.opened_at, me.id)
-     JOIN job_figure f ON f.job_id = j.id AND f.key = ANY($2)
-     WHERE me.id = $1 ORDER BY f.key, j.opened_at DESC, j.id DESC`,
+): Promise<{ marks: EarlierMark[]; figures: Record<string, EarlierFigure> }> {
+  const rows = await query<{
+    jobId: string;
+    key: string;
+    at: Date;
+    value: number;
+    u: number | null;
+    proved: boolean;
+    output: unknown;
+    newest: boolean;
+  }>(
+    'earlier-of',
+    `SELECT * FROM (
+       SELECT f.job_id AS "jobId", f.key, j.opened_at AS at, f.value, f.u, f.proved, f.output,
+         row_number() OVER (PARTITION BY f.key ORDER BY j.opened_at DESC, j.id DESC) = 1 AS newest
+       FROM job me JOIN job j ON j.engine_id = me.engine_id AND (j.opened_at, j.id) < (me.opened_at, me.id)
+       JOIN job_figure f ON f.job_id = j.id AND (f.key = ANY($2) OR f.key = 'mark')
+       WHERE me.id = $1) f
+     WHERE newest OR (key = 'mark' AND proved) ORDER BY at, "jobId"`,
     [jobId, keys],
     on
   );
-  return Object.fromEntries(rows.map(({ key, at, ...r }) => [key, { ...r, at: at.toISOString() }]));
+  return {
+    marks: rows
+      .filter((r) => r.key === 'mark' && r.proved)
+      .map((r) => ({ jobId: r.jobId, at: r.at.toISOString(), errorDeg: r.value, uDeg: r.u ?? 0 })),
+    figures: Object.fromEntries(
+      rows
+        .filter((r) => r.newest && keys.includes(r.key))
+        .map(({ key, at, value, u, output }) => [key, { value, u, output, at: at.toISOString() }])
+    )
+  };
 }
 
 /** A settled figure over an engine's jobs, oldest first. */

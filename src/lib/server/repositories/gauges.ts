@@ -3,8 +3,8 @@ import { query, type Queryable } from '../db/pool.ts';
 
 const COLUMNS = `id, name, kind, resolution, accuracy, per_rev_mm AS "perRevMm", calibrated_on::text AS "calibratedOn"`;
 
-export const gauges = () =>
-  query<TrayGauge & Record<string, unknown>>('gauges', `SELECT ${COLUMNS} FROM gauge ORDER BY kind, resolution, name`);
+export const GAUGES = `SELECT ${COLUMNS} FROM gauge ORDER BY kind, resolution, name`;
+export const gauges = () => query<TrayGauge & Record<string, unknown>>('gauges', GAUGES);
 
 export async function gaugeById(id: string, on?: Queryable): Promise<TrayGauge | null> {
   const [row] = await query<TrayGauge & Record<string, unknown>>(

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Person } from '$core/job/index.ts';
 import { query, type Queryable } from '../db/pool.ts';
 import { notFound } from '../errors.ts';
+import { behind } from './behind.ts';
 
 export type JobRow = {
   id: string;
@@ -20,6 +21,19 @@ const FROM = 'FROM job j JOIN engine e ON e.id = j.engine_id JOIN person p ON p.
 
 export async function jobById(id: string, on?: Queryable): Promise<JobRow> {
   const [row] = await query<JobRow>('job-by-id', `SELECT ${COLUMNS} ${FROM} WHERE j.id = $1`, [id], on);
+  if (!row) throw notFound('job');
+  return row;
+}
+
+/** A job for its screen, and whether any job of its engine is behind, as one question. */
+export async function jobShown(id: string, coreVersion: string): Promise<JobRow & { engineBehind: boolean }> {
+  const [row] = await query<JobRow & { engineBehind: boolean }>(
+    'job-shown',
+    `SELECT ${COLUMNS}, EXISTS (
+       SELECT FROM job o LEFT JOIN job_line l ON l.job_id = o.id
+       WHERE o.engine_id = j.engine_id AND ${behind('o', '$2')}) AS "engineBehind" ${FROM} WHERE j.id = $1`,
+    [id, coreVersion]
+  );
   if (!row) throw notFound('job');
   return row;
 }

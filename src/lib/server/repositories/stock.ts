@@ -11,14 +11,9 @@ const COLUMNS = `s.id, s.kind, s.name, s.thickness_mm AS "thicknessMm", s.u_mm A
 const LEFT = '(SELECT coalesce(sum(m.change), 0)::int FROM stock_move m WHERE m.item_id = s.id)';
 
 /** Everything in the tray that is taken out piece by piece, with how many are left. */
-export const stock = (on?: Queryable) =>
-  query<Row>(
-    'stock',
-    `SELECT ${COLUMNS}, ${LEFT} AS count FROM stock_item s
-     ORDER BY s.kind, coalesce(s.thickness_mm, s.rate_n_per_mm, s.deg), s.name`,
-    [],
-    on
-  );
+export const STOCK = `SELECT ${COLUMNS}, ${LEFT} AS count FROM stock_item s
+  ORDER BY s.kind, coalesce(s.thickness_mm, s.rate_n_per_mm, s.deg), s.name`;
+export const stock = (on?: Queryable) => query<Row>('stock', STOCK, [], on);
 
 export interface NewItem extends Part {
   low: number;
