@@ -115,16 +115,18 @@ async function logging() {
   line('  99th percentile (longest beside it)', `${t.p99.toFixed(1)} (${t.max.toFixed(0)}) ms`, 'within 50 ms');
 }
 
-const openStep = (title) => async (page) => {
-  await page.locator('.spine').getByRole('button', { name: title }).click();
-};
 async function drags() {
   const dial = (page) => page.getByRole('slider', { name: /dial/ });
   const spring = (page) => page.locator('.bench .grip').first();
   const tooth = async (page) => {
     // phases without the work in hand are folded
-    for (const b of await page.locator('.spine h2 button[aria-expanded=false]').all()) await b.click();
-    await openStep(/contact/i)(page);
+    const folded = page.locator('.spine h2 button[aria-expanded=false]');
+    while ((await folded.count()) > 0) await folded.first().click();
+    await page
+      .locator('.spine')
+      .getByRole('button', { name: /contact/i })
+      .first()
+      .click();
     return page.locator('.handle').first();
   };
   await drag('the dial', `/jobs/${rows[0].id}`, dial, round);

@@ -1,5 +1,6 @@
 import { curveCompare } from '../../calculations/curve/curve-compare.ts';
 import { interpolate, type Knot } from '../../calculations/curve/knots.ts';
+import { remembered } from '../../numerics/remembered.ts';
 import { curveFit, type CurveFit } from '../../calculations/curve/curve-fit.ts';
 import type { CalcError } from '../../errors/result.ts';
 import { gaugeU } from '../../calculations/gauge/gauge-combine.ts';
@@ -10,6 +11,9 @@ import { choiceOf, numberOf } from './vocabulary.ts';
 import { gaugeOf } from '../../job/readings.ts';
 import type { MarkError } from '../crank/mark-work.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
+
+/** The fit of a sweep is asked for with every event of its job, and hardly ever anew. */
+const fitOf = remembered(curveFit);
 
 /** One place of a sweep: the speed, then the timing read there. */
 export interface SweepPoint {
@@ -80,7 +84,7 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
       : null;
   const up = read.filter((p) => p.dir === 'up').map(({ rpm, deg }) => ({ rpm, deg }));
   const sane = up.every((p) => Math.abs(p.deg) <= HALF_TURN);
-  const fitted = up.length >= 6 && sane ? curveFit({ points: up, maxRamps: 2 }) : null;
+  const fitted = up.length >= 6 && sane ? fitOf({ points: up, maxRamps: 2 }) : null;
   const fit = fitted?.ok ? fitted.out : null;
   const initialBtdc = fit ? fit.knots[0]!.deg : null;
   const baseline = fit ? fit.knots.map((k) => ({ rpm: k.rpm, deg: k.deg - fit.knots[0]!.deg })) : null;

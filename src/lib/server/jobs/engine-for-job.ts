@@ -1,8 +1,8 @@
 import { manifests } from '$core/domains/all.ts';
 import { judgedWith } from '$core/job/history.ts';
 import type { Queryable } from '../db/pool.ts';
-import { earlierOf } from '../repositories/derived.ts';
-import { engineById, type EngineWithVersion } from '../repositories/engines.ts';
+import { engineBefore } from '../repositories/derived.ts';
+import type { EngineWithVersion } from '../repositories/engines.ts';
 
 /** Figures of earlier jobs that a later one is judged with, as the trades declare them. */
 const EARLIER = judgedWith(manifests);
@@ -11,8 +11,6 @@ export const JUDGED_WITH: readonly string[] = [...EARLIER, 'mark'];
 
 /** The engine as a job sees it: its data sheet, what earlier jobs found of its mark, and their newest figures. */
 export async function engineForJob(engineId: string, jobId: string, on?: Queryable): Promise<EngineWithVersion> {
-  // one after the other: inside a transaction both go over one connection
-  const engine = await engineById(engineId, on);
-  const { marks, figures } = await earlierOf(jobId, EARLIER, on);
+  const { engine, marks, figures } = await engineBefore(engineId, jobId, EARLIER, on);
   return { ...engine, ...(marks.length > 0 ? { earlierMarks: marks } : {}), earlier: figures };
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { stateOf } from '$core/sheets/index.ts';
+import { toColumns } from '$lib/reader/columns.ts';
 import { sheetRef } from '../contents.ts';
 import { Refusal } from '../errors.ts';
 import { logOf } from '../repositories/events.ts';
@@ -20,15 +20,14 @@ export async function jobPage(id: string) {
   const fresh = engineBehind ? freshen(job.engineId) : Promise.resolve();
   const engineNow = fresh.then(() => engineForJob(job.engineId, id));
   const [log, { gauges, stock }, engine] = await Promise.all([logOf(id), tray(), engineNow]);
-  const { steps, current } = stateOf(sheet, engine, log);
   return {
     job,
     sheet: sheetRef(sheet),
-    /** the surface of the step in hand: it comes with the page */
-    surface: steps[current ?? steps.length - 1]!.step.surface,
-    log,
-    gauges,
-    stock,
+    /** log and tray are unpacked by the page, once on the server and once in the browser */
+    log: toColumns(log),
+    gauges: toColumns(gauges),
+    // a sheet that takes nothing from the tray does not carry what is in it
+    stock: sheet.steps.some((s) => s.takes.length > 0) ? toColumns(stock) : toColumns([]),
     engine
   };
 }

@@ -2,7 +2,10 @@ import type { SettledFigure } from '$core/job/index.ts';
 import type { EarlierFigure, EarlierMark } from '$core/engine/engine.ts';
 import type { FloorLine } from '$core/job/words.ts';
 import { query, type Queryable } from '../db/pool.ts';
+import { notFound } from '../errors.ts';
 import { behind } from './behind.ts';
+import { ENGINE_COLUMNS, ENGINE_FROM, toEngine, type EngineRow, type EngineWithVersion } from './engines.ts';
+import { isoOf } from './iso.ts';
 
 export interface Derived {
   jobId: string;
@@ -157,44 +160,52 @@ export const allJobIds = async () =>
 
 export type TrendRow = { jobId: string; at: Date; value: number; u: number | null; verdict: string | null };
 
+interface EarlierRow {
+  jobId: string;
+  key: string;
+  at: string;
+  value: number;
+  u: number | null;
+  proved: boolean;
+  output: unknown;
+  newest: boolean;
+}
+
 /**
- * What jobs before this one settled: the newest figure of each key, and every error of the mark where true TDC was found
- * and the mark judged, oldest first.
+ * An engine as a job sees it, as one question: its data sheet, and what jobs before this one settled: the newest figure of
+ * each key, and every error of the mark where true TDC was found and the mark judged, oldest first.
  */
-export async function earlierOf(
+export async function engineBefore(
+  engineId: string,
   jobId: string,
   keys: readonly string[],
   on?: Queryable
-): Promise<{ marks: EarlierMark[]; figures: Record<string, EarlierFigure> }> {
-  const rows = await query<{
-    jobId: string;
-    key: string;
-    at: Date;
-    value: number;
-    u: number | null;
-    proved: boolean;
-    output: unknown;
-    newest: boolean;
-  }>(
-    'earlier-of',
-    `SELECT * FROM (
-       SELECT f.job_id AS "jobId", f.key, j.opened_at AS at, f.value, f.u, f.proved, f.output,
-         row_number() OVER (PARTITION BY f.key ORDER BY j.opened_at DESC, j.id DESC) = 1 AS newest
-       FROM job me JOIN job j ON j.engine_id = me.engine_id AND (j.opened_at, j.id) < (me.opened_at, me.id)
-       JOIN job_figure f ON f.job_id = j.id AND (f.key = ANY($2) OR f.key = 'mark')
-       WHERE me.id = $1) f
-     WHERE newest OR (key = 'mark' AND proved) ORDER BY at, "jobId"`,
-    [jobId, keys],
+): Promise<{ engine: EngineWithVersion; marks: EarlierMark[]; figures: Record<string, EarlierFigure> }> {
+  const [row] = await query<EngineRow & { earlier: EarlierRow[] | null }>(
+    'engine-before',
+    `SELECT ${ENGINE_COLUMNS}, (
+       SELECT json_agg(f ORDER BY f.opened_at, f."jobId") FROM (
+         SELECT f.job_id AS "jobId", f.key, j.opened_at, ${isoOf('j.opened_at')} AS at, f.value, f.u, f.proved, f.output,
+           row_number() OVER (PARTITION BY f.key ORDER BY j.opened_at DESC, j.id DESC) = 1 AS newest
+         FROM job me JOIN job j ON j.engine_id = me.engine_id AND (j.opened_at, j.id) < (me.opened_at, me.id)
+         JOIN job_figure f ON f.job_id = j.id AND (f.key = ANY($3) OR f.key = 'mark')
+         WHERE me.id = $2) f
+       WHERE newest OR (key = 'mark' AND proved)) AS earlier
+     ${ENGINE_FROM} WHERE e.id = $1`,
+    [engineId, jobId, keys],
     on
   );
+  if (!row) throw notFound('engine');
+  const earlier = row.earlier ?? [];
   return {
-    marks: rows
+    engine: toEngine(row),
+    marks: earlier
       .filter((r) => r.key === 'mark' && r.proved)
-      .map((r) => ({ jobId: r.jobId, at: r.at.toISOString(), errorDeg: r.value, uDeg: r.u ?? 0 })),
+      .map((r) => ({ jobId: r.jobId, at: r.at, errorDeg: r.value, uDeg: r.u ?? 0 })),
     figures: Object.fromEntries(
-      rows
+      earlier
         .filter((r) => r.newest && keys.includes(r.key))
-        .map(({ key, at, value, u, output }) => [key, { value, u, output, at: at.toISOString() }])
+        .map(({ key, at, value, u, output }) => [key, { value, u, output, at }])
     )
   };
 }

@@ -4,22 +4,23 @@ import { query, withTransaction, type Queryable } from '../db/pool.ts';
 import { notFound, Refusal, violated } from '../errors.ts';
 import { slug } from './slug.ts';
 
-type EngineRow = { id: string; name: string; summary: string; sheet: SheetValue[] | null; sheetVersion: number };
+export type EngineRow = { id: string; name: string; summary: string; sheet: SheetValue[] | null; sheetVersion: number };
 
-const SELECT = `
-  SELECT e.id, e.name, e.summary, s.sheet, e.sheet_version AS "sheetVersion"
+export const ENGINE_COLUMNS = `e.id, e.name, e.summary, s.sheet, e.sheet_version AS "sheetVersion"`;
+export const ENGINE_FROM = `
   FROM engine e
   LEFT JOIN LATERAL (
     SELECT json_agg(json_build_object('name', v.name, 'given', v.given, 'unit', v.unit, 'value', v.value, 'source', v.source)) AS sheet
     FROM (SELECT DISTINCT ON (name) * FROM sheet_value WHERE engine_id = e.id ORDER BY name, id DESC) v
   ) s ON true`;
+const SELECT = `SELECT ${ENGINE_COLUMNS} ${ENGINE_FROM}`;
 
 export interface EngineWithVersion extends Engine {
   /** how many entries its data sheet has had: derived rows name it */
   sheetVersion: number;
 }
 
-function toEngine(row: EngineRow): EngineWithVersion {
+export function toEngine(row: EngineRow): EngineWithVersion {
   const values = Object.fromEntries((row.sheet ?? []).map((v) => [v.name, v]));
   return { id: row.id, name: row.name, summary: row.summary, values, sheetVersion: row.sheetVersion };
 }

@@ -1,11 +1,12 @@
 import type { EventBody, JobEvent } from '$core/job/index.ts';
+import { isoOf } from './iso.ts';
 import { query, type Queryable } from '../db/pool.ts';
 
 type EventRow = {
   id: string;
   seq: number;
   kind: string;
-  at: Date;
+  at: string;
   by_person: string;
   by_name: string;
   typed: string | null;
@@ -21,19 +22,32 @@ type EventRow = {
 };
 
 const SELECT = `
-  SELECT e.id, e.seq, e.kind, e.at, e.by_person, p.name AS by_name, e.typed, e.unit, e.value, e.resolution, e.gauge,
+  SELECT e.id, e.seq, e.kind,
+         ${isoOf('e.at')} AS at, e.by_person, p.name AS by_name, e.typed, e.unit, e.value, e.resolution, e.gauge,
          e.replaces, e.basis, e.undoes, e.reason, e.body
   FROM event e JOIN person p ON p.id = e.by_person`;
 
 /** The log of a job after a sequence number, in order. */
 export async function logOf(jobId: string, after = 0, on?: Queryable): Promise<JobEvent[]> {
-  const rows = await query<EventRow>(
+  // as one value: a log of hundreds of rows is taken apart once and not column by column
+  const [row] = await query<{ log: EventRow[] | null }>(
     'event-log',
-    `${SELECT} WHERE e.job_id = $1 AND e.seq > $2 ORDER BY e.seq`,
+    `SELECT json_agg(l ORDER BY l.seq) AS log FROM (${SELECT} WHERE e.job_id = $1 AND e.seq > $2) l`,
     [jobId, after],
     on
   );
-  return rows.map(toEvent);
+  const rows = row?.log ?? [];
+  // one object a person and a gauge: the page that carries the log then says each once
+  const shared = new Map<string, unknown>();
+  const once = <T>(key: string, x: T): T => {
+    if (!shared.has(key)) shared.set(key, x);
+    return shared.get(key) as T;
+  };
+  return rows.map((r) => {
+    const gauge = r.gauge === null ? null : once(`gauge ${JSON.stringify(r.gauge)}`, r.gauge);
+    const e = toEvent({ ...r, gauge });
+    return { ...e, by: once(`by ${e.by.id} ${e.by.name}`, e.by) };
+  });
 }
 
 export async function eventById(id: string, on?: Queryable): Promise<(JobEvent & { jobId: string }) | null> {
@@ -149,7 +163,7 @@ function columnsOf(e: EventBody) {
 }
 
 function toEvent(r: EventRow): JobEvent {
-  const envelope = { id: r.id, seq: r.seq, at: r.at.toISOString(), by: { id: r.by_person, name: r.by_name } };
+  const envelope = { id: r.id, seq: r.seq, at: r.at, by: { id: r.by_person, name: r.by_name } };
   const figure =
     r.typed === null ? {} : { text: r.typed, unit: r.unit, value: r.value, resolution: r.resolution, gauge: r.gauge };
   return {

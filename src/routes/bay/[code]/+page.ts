@@ -1,8 +1,4 @@
-import { addressOf, loadSheet } from '$lib/ui/job/sheet.ts';
+import { unpacked } from '$lib/ui/job/unpacked.ts';
 import type { PageLoad } from './$types';
 
-export const load: PageLoad = async ({ data, fetch }) => ({
-  ...data,
-  ...(await loadSheet(data.sheet, fetch)),
-  sheetAddress: addressOf(data.sheet)
-});
+export const load: PageLoad = ({ data, fetch }) => unpacked(data, fetch);

@@ -1,9 +1,12 @@
-import { addressOf, loadSheet } from '$lib/ui/job/sheet.ts';
+import { stateOf } from '$lib/ui/job/state-memo.ts';
+import { unpacked } from '$lib/ui/job/unpacked.ts';
 import { loadSurface } from '$lib/ui/surfaces/load.ts';
 import type { PageLoad } from './$types';
 
 /** The run sheet and the surface of the step in hand come with the page, on the server as in the browser. */
 export const load: PageLoad = async ({ data, fetch }) => {
-  const [loaded] = await Promise.all([loadSheet(data.sheet, fetch), loadSurface(data.surface)]);
-  return { ...data, ...loaded, sheetAddress: addressOf(data.sheet) };
+  const job = await unpacked(data, fetch);
+  const { steps, current } = stateOf(job.sheet, job.engine, job.log, job.domains);
+  await loadSurface(steps[current ?? steps.length - 1]!.step.surface);
+  return job;
 };
