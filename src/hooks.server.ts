@@ -4,6 +4,7 @@ import { closePool } from '$lib/server/db/pool.ts';
 import { isAway, Refusal } from '$lib/server/errors.ts';
 import { closeLive } from '$lib/server/live/hub.ts';
 import { catchUpSoon, stopDeriving } from '$lib/server/jobs/derive.ts';
+import { log } from '$lib/server/log.ts';
 import { zoneNow } from '$lib/server/zone.ts';
 import { whoActs } from '$lib/server/auth/who.ts';
 
@@ -66,6 +67,6 @@ export const handleError: HandleServerError = ({ error: e, status, message }) =>
   if (isAway(e))
     return { message: 'The database does not answer. Try again in a moment; nothing is lost.', code: 'database-away' };
   if (status === 404) return { message: 'There is nothing at this address.', code: 'not-found' };
-  if (status >= 500) console.error(e);
+  if (status >= 500) log.error('a request failed', e);
   return { message: status >= 500 ? 'Something went wrong in the server. What you had logged is safe.' : message };
 };

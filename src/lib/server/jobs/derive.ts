@@ -55,7 +55,10 @@ function workOut(
 ): Worked {
   const none = { done: 0, total: 0, figures: [] };
   const sheet = sheetOf(sheetId);
-  if (!sheet) return { line: words.brokenLine('its run sheet is not known to this version'), ...none };
+  if (!sheet) {
+    log.error(`job ${jobId} cannot be worked out: its run sheet ${sheetId} is not known to this version`);
+    return { line: words.brokenLine('its run sheet is not known to this version'), ...none };
+  }
   try {
     const state = stateOf(sheet, engine, events);
     return { line: words.floorLine(state, engine), ...state.progress, figures: settledFigures(state) };

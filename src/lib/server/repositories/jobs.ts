@@ -110,7 +110,7 @@ export const floorRows = (coreVersion: string, filter: FloorFilter, page: number
     'floor',
     `${ON_THE_FLOOR}, placed AS (SELECT j.id ${PLACED} ${ORDER} LIMIT $3 OFFSET $4)
      SELECT ${COLUMNS}, e.summary,
-            (l.job_id IS NULL OR l.through_seq <> j.last_seq OR l.core_version <> $5 OR l.through_sheet <> e.sheet_version) AS behind,
+            ${behind('j', '$5')} AS behind,
             l.next, l.waits, l.waits_text AS "waitsText", l.rank, l.done, l.total, lp.name AS "lastBy", le.at AS "lastAt"
      FROM placed JOIN job j ON j.id = placed.id JOIN engine e ON e.id = j.engine_id JOIN person p ON p.id = j.opened_by
      LEFT JOIN job_line l ON l.job_id = j.id

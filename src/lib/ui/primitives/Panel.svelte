@@ -47,5 +47,6 @@
     color: var(--ink);
     background: var(--sheet);
     border: 1.5px solid var(--ink);
+    outline-offset: -5px;
   }
 </style>
