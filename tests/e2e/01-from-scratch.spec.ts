@@ -153,19 +153,25 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
         c.overlap ? 'rocking' : c.intake ? 'inlet open' : c.exhaust ? 'exhaust open' : 'both closed'
       );
     }
-    await expect(page.locator('main')).toContainText(`cylinder ${out.next.cylinder} in ${out.next.inDeg.toFixed(1)}°`);
-    await expect(page.locator('main')).toContainText(`Companion of number one: ${out.companion}`);
+    await expect(page.getByRole('main')).toContainText(
+      `cylinder ${out.next.cylinder} in ${out.next.inDeg.toFixed(1)}°`
+    );
+    await expect(page.getByRole('main')).toContainText(`Companion of number one: ${out.companion}`);
     await page.keyboard.press('j');
   });
 
   await test.step('the distributor goes in', async () => {
     await type(page, '5:40');
-    await expect(page.locator('main svg')).toContainText('number one at 5:40 (170°)');
+    await expect(page.getByRole('main').locator('svg')).toContainText('number one at 5:40 (170°)');
     for (const s of ['Number-one tower', 'Clamp bolt started', 'Seal on', 'Oil-pump shaft', 'Oil-pump slot'])
       await done(page, s);
-    await expect(page.locator('.flag', { hasText: 'Drive out: do not turn the crank' })).toBeVisible();
+    await expect(
+      page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Drive out: do not turn the crank')
+    ).toBeVisible();
     await done(page, 'Rotor led');
-    await expect(page.locator('.flag', { hasText: 'Drive out' })).toHaveCount(0);
+    await expect(page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Drive out')).toHaveCount(
+      0
+    );
     await page.getByRole('button', { name: 'It went right down' }).click();
     for (const s of [
       'Seated on its face',
@@ -209,7 +215,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
   await test.step('the card says it all on one page', async () => {
     await done(page, 'Clamp at torque');
     await page.getByRole('link', { name: 'Job card' }).click();
-    const card = page.locator('.card');
+    const card = page.getByRole('main');
     await expect(card).toContainText('6.83° before ± 0.73°');
     await expect(card).toContainText('2.67° early');
     await expect(card).toContainText('works card 14');

@@ -16,17 +16,13 @@ test('two people at two servers see each other’s readings within a second', as
   await type(p, '1.8');
   await expect(q.locator('.read')).toContainText('1.8 mm');
 
-  const times: number[] = [];
   for (const text of ['342.5', '11.5', '343.5', '12']) {
     const row = q.locator('.read tbody');
     await p.locator('#main').focus();
     await p.keyboard.type(text);
-    const from = Date.now();
     await p.keyboard.press('Enter');
-    await expect(row).toContainText(`${Number(text).toFixed(text.includes('.') ? 1 : 0)}°`);
-    times.push(Date.now() - from);
+    await expect(row).toContainText(`${Number(text).toFixed(text.includes('.') ? 1 : 0)}°`, { timeout: 1000 });
   }
-  expect(Math.max(...times)).toBeLessThan(1000);
   await type(q, '343');
   await expect(p.locator('.read tbody')).toContainText('343°');
   expect(await q.getByTestId('result').textContent()).toBe(await p.getByTestId('result').textContent());
@@ -34,9 +30,9 @@ test('two people at two servers see each other’s readings within a second', as
   await test.step('the floor follows too', async () => {
     const floor = await two.newPage();
     await open(floor, '/');
-    await expect(floor.locator('main')).toContainText('Read the wheel after the top, to finish pair 3');
+    await expect(floor.getByRole('main')).toContainText('Read the wheel after the top, to finish pair 3');
     await type(p, '11.5');
-    await expect(floor.locator('main')).toContainText('True TDC is where the wheel reads 357.33°');
+    await expect(floor.getByRole('main')).toContainText('True TDC is where the wheel reads 357.33°');
   });
   await one.close();
   await two.close();

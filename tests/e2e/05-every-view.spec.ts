@@ -133,7 +133,7 @@ test('inches where inches are chosen, dim where dim is chosen, and both are reme
   const lock4 = page.locator('a.row', { hasText: 'Lock 4 pump' }).filter({ hasText: 'fit distributor' });
   await lock4.click();
   await expect(page.locator('.way')).toContainText('1.80 mm down');
-  await page.locator('.who .me').click();
+  await page.getByRole('banner').getByRole('button').first().click();
   await page.getByLabel('Lengths').selectOption('in');
   await expect(page.locator('.way')).toContainText('0.0709 in down');
   await page.getByLabel('Light').selectOption('dim');

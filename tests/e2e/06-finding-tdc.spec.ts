@@ -11,7 +11,12 @@ test.beforeEach(({ context }) => be(context, 'ines-farrow', DEMO));
 
 async function openJob(page: import('@playwright/test').Page, engine: string, doing = /fit distributor|verify mark/) {
   await open(page, '/');
-  const href = await page.locator('a.row', { hasText: engine }).filter({ hasText: doing }).first().getAttribute('href');
+  const href = await page
+    .getByRole('link')
+    .filter({ hasText: engine })
+    .filter({ hasText: doing })
+    .first()
+    .getAttribute('href');
   await open(page, href!);
 }
 const choose = async (page: import('@playwright/test').Page, name: RegExp) => {
@@ -42,8 +47,8 @@ test('two-sided by dial: the third pair settles it, and the ring is found to hav
   await expect(page.getByTestId('result')).toContainText('± 0.44°');
   await page.keyboard.press('d');
   await expect(head(page)).toHaveText('The mark has moved 1.1° since 2025-05-19: the damper’s ring may have slipped');
-  await expect(page.locator('main')).toContainText('The job of 19 May 2025 found 1.58° early');
-  await expect(page.locator('main')).toContainText('3.8 mm along the rim');
+  await expect(page.getByRole('main')).toContainText('The job of 19 May 2025 found 1.58° early');
+  await expect(page.getByRole('main')).toContainText('3.8 mm along the rim');
   await page.keyboard.press('d');
   await open(page, '/engines/lock-4-pump');
   await expect(page.getByRole('heading', { name: 'The ring creeps: 2.2° earlier since 8 Apr 2024' })).toBeVisible();
@@ -67,7 +72,9 @@ test('trusting the mark takes it as the earlier job found it, and says what that
 test('positive stop, on an engine that runs anticlockwise and must not be turned back', async ({ page }) => {
   await openJob(page, 'Generator shed');
   await expect(head(page)).toHaveText('Take one more pair against the stop');
-  await expect(page.locator('.flag', { hasText: 'Piston stop in: no starter, no force' })).toBeVisible();
+  await expect(
+    page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Piston stop in: no starter, no force')
+  ).toBeVisible();
   await expect(page.locator('.state .next')).toContainText('Turn anticlockwise (seen from the front)');
   await type(page, '338.5 b');
   await type(page, '21.5 a');
@@ -111,11 +118,11 @@ test('a two-stroke has one lap, and the crank is led to true TDC for the new zer
   await expect(page.getByRole('slider')).toHaveAttribute('aria-valuemax', '360');
   await expect(page.locator('.here b')).toHaveText('15.0° after TDC');
   await expect(page.locator('.state .next p').last()).toContainText('to true TDC');
-  await expect(page.locator('.state')).not.toContainText('Both TDCs');
+  await expect(page.getByRole('complementary', { name: 'Where the engine is' })).not.toContainText('Both TDCs');
   // mark 0.5 late on a rim of 240 mm
-  await expect(page.locator('main')).toContainText('1.05 mm along the rim before the old mark');
+  await expect(page.getByRole('main')).toContainText('1.05 mm along the rim before the old mark');
   await type(page, '99.4');
-  await expect(page.locator('main')).toContainText(
+  await expect(page.getByRole('main')).toContainText(
     'The paper is 0.60 mm too short in 100: over 40° the tape would read 0.24° wrong'
   );
 });

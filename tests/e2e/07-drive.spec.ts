@@ -50,7 +50,9 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
     for (const w of inputs.washerMm) await type(page, String(w));
     await done(page, 'Gauging washer measured');
     await done(page, 'Shaft in on the washer');
-    await expect(page.locator('.flag', { hasText: 'Gauging washer in' })).toBeVisible();
+    await expect(
+      page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Gauging washer in')
+    ).toBeVisible();
     for (const g of inputs.gaps) await type(page, g.join(' + '));
     const float = out('stack.endFloat');
     await expect(head(page)).toHaveText(
@@ -82,7 +84,9 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
 
   await test.step('the gauging washer bars the way until it is out', async () => {
     await done(page, 'Gauging washer out');
-    await expect(page.locator('.flag', { hasText: 'Gauging washer in' })).toBeHidden();
+    await expect(
+      page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Gauging washer in')
+    ).toBeHidden();
   });
 
   await test.step('engagement and clearance, and a change tried on the drawing', async () => {
@@ -122,7 +126,7 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
     await expect(row).toContainText(`housing at ${best.housingBearingDeg!.toFixed(1)}°`);
     await expect(row).toContainText(`${best.advanceRoomDeg!.toFixed(1)}°`);
     await expect(row).toContainText(`${best.retardRoomDeg!.toFixed(1)}°`);
-    await expect(page.locator('main')).toContainText(`${out('drive.index').feasibleCount} of the 11 places`);
+    await expect(page.getByRole('main')).toContainText(`${out('drive.index').feasibleCount} of the 11 places`);
     await expect(page.getByTestId('teeth')).toContainText('One tooth anticlockwise: retard room only 14.0°.');
     // dragged by keys, the arc answers at once and is not logged until it is kept
     await page.getByRole('slider', { name: 'Housing free to' }).focus();
@@ -146,7 +150,7 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
     await expect(drop).toContainText('18.0° anticlockwise');
     for (const key of ['crankToDropDeg', 'crankToTargetDeg', 'totalCrankDeg'])
       await expect(drop).toContainText(`${Number(want[key]).toFixed(1)}°`);
-    await expect(page.locator('main')).toContainText('must drop within 360° of the crank');
+    await expect(page.getByRole('main')).toContainText('must drop within 360° of the crank');
     await type(page, String(want.crankToDropDeg));
     await done(page, 'Oil-pump drive made to fall in');
     // counted on from the drop, the crank is not lost
@@ -164,7 +168,7 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
     await expect(head(page)).toContainText('End float 0.160');
     await done(page, 'Float proved');
     await open(page, `${A}/jobs/${jobId}/card`);
-    await expect(page.locator('main')).toContainText('Oil-pump drive engaged');
+    await expect(page.getByRole('main')).toContainText('Oil-pump drive engaged');
     await expect(page.getByRole('row', { name: /Parts taken/ })).toContainText('PK-12 (packing)');
     expect(
       number(
@@ -287,7 +291,9 @@ test('a different distributor with a blocked housing: another tooth and tower, c
   await done(page, 'Witness marks made');
   await type(page, '31');
   await done(page, 'Distributor out');
-  await expect(page.locator('.flag', { hasText: 'Drive out: do not turn the crank' })).toBeVisible();
+  await expect(
+    page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Drive out: do not turn the crank')
+  ).toBeVisible();
   await say(api, A, jobId, ...finished('pump-shaft', 'cover', 'hold'));
   await say(
     api,
@@ -326,9 +332,9 @@ test('a different distributor with a blocked housing: another tooth and tower, c
     await expect(rows.nth(1)).toContainText('housing at 304.9°');
     await expect(rows.nth(1)).toContainText('94.2°');
     await expect(rows.nth(1)).toContainText('99.8°');
-    await expect(page.locator('main')).toContainText('as found, it meets an obstacle');
+    await expect(page.getByRole('main')).toContainText('as found, it meets an obstacle');
     await page.getByRole('button', { name: 'any tower' }).click();
-    await expect(page.locator('main')).toContainText('of the 52 places');
+    await expect(page.getByRole('main')).toContainText('of the 52 places');
     await page.getByRole('button', { name: 'fixed' }).click();
     await expect(head(page)).toContainText('Let it down 3 teeth anticlockwise of the old place');
   });

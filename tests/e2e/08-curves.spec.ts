@@ -95,7 +95,7 @@ test('static timing by two methods, to a closed verdict', async ({ page, context
     await page.locator('.school summary').click();
     await page.getByRole('button', { name: /spark seen by the strobe/ }).click();
     await expect(page.getByText('Ignition on with the engine at rest: high voltage.')).toBeVisible();
-    await expect(page.locator('main')).toContainText('No reading yet');
+    await expect(page.getByRole('main')).toContainText('No reading yet');
     await type(page, '14b');
     await expect(page.getByTestId('other-way')).toContainText('more than their doubt allows');
     await page.getByRole('button', { name: 'Undo U' }).click();
@@ -152,7 +152,7 @@ test('a lazy curve, brought in from a file, is diagnosed; a bad line is named an
   await input.setInputFiles(file(['name;price', 'gasket;3,20']));
   await expect(page.getByTestId('incoming')).toContainText('Is this a table of a curve?');
   await page.getByRole('button', { name: 'Understood' }).click();
-  await expect(page.locator('main')).toContainText('No point yet');
+  await expect(page.getByRole('main')).toContainText('No point yet');
 
   // decimal commas, semicolons, and no word on whose degrees: it is asked
   await input.setInputFiles(file(['rpm;deg;dir', ...rows.map((r) => r.join(';').replaceAll('.', ','))]));
@@ -246,9 +246,9 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
   await done(page, 'Curve as it was found');
 
   await test.step('the target is typed over the middle of the limits, and logged', async () => {
-    await expect(page.locator('main')).toContainText('The middle of the data sheet’s limits');
+    await expect(page.getByRole('main')).toContainText('The middle of the data sheet’s limits');
     await page.getByRole('group', { name: 'What it pulls' }).getByRole('button', { name: 'heavy loads' }).click();
-    await expect(page.locator('main')).toContainText('A rule of thumb for heavy loads. Begin slow');
+    await expect(page.getByRole('main')).toContainText('A rule of thumb for heavy loads. Begin slow');
     await page.getByRole('button', { name: 'take away' }).last().click();
     for (const [k, t] of inputs.target.entries()) {
       await page.getByLabel(`Target ${k + 1}, speed`).fill(String(t.rpm));
@@ -257,7 +257,7 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
       await page.getByLabel(`Target ${k + 1}, degrees`).press('Tab');
     }
     await page.getByRole('button', { name: 'Log this target' }).click();
-    await expect(page.locator('main')).toContainText('As logged on this job');
+    await expect(page.getByRole('main')).toContainText('As logged on this job');
     await done(page, 'Target set');
   });
 
@@ -356,7 +356,7 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
     await page.keyboard.press('Enter');
     await done(page, 'Curve swept again');
     await open(page, `${A}/jobs/${jobId}/card`);
-    await expect(page.locator('main')).toContainText('Prediction missed by, rms');
+    await expect(page.getByRole('main')).toContainText('Prediction missed by, rms');
   });
 });
 
@@ -378,12 +378,12 @@ test('the curves of the workshop: what is out is named, the map and the circle a
     'above the 21.9° that was measured: stop 11, stop 12.'
   );
   await page.getByRole('combobox', { name: 'Stop' }).selectOption({ label: 'stop 12, 24°' });
-  await expect(page.locator('main')).toContainText('not measured, carried on');
+  await expect(page.getByRole('main')).toContainText('not measured, carried on');
   // the stop that is in, as far as the strobe can tell: nothing to carry on
   await page.getByRole('combobox', { name: 'Stop' }).selectOption({ label: 'stop 11, 22°' });
-  await expect(page.locator('main')).not.toContainText('not measured, carried on');
+  await expect(page.getByRole('main')).not.toContainText('not measured, carried on');
   await page.getByRole('button', { name: 'back to the search’s pick' }).click();
-  await expect(page.locator('main')).not.toContainText('not measured, carried on');
+  await expect(page.getByRole('main')).not.toContainText('not measured, carried on');
   // the measured points are walked with the arrow keys and said
   await page.locator('.chart').focus();
   for (let k = 0; k < 3; k++) await page.keyboard.press('ArrowRight');

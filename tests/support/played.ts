@@ -1,12 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import {
-  admit,
-  understand,
-  type words,
-  type EventBody,
-  type GaugeRef,
-  type JobEvent
-} from '../../src/core/job/index.ts';
+import { admit, understand, words, type EventBody, type GaugeRef, type JobEvent } from '../../src/core/job/index.ts';
 import { slotOf } from '../../src/core/job/run-sheet.ts';
 import { sheetOf, stateOf } from '../../src/core/sheets/index.ts';
 import { type Engine, type SheetValue } from '../../src/core/engine/engine.ts';
@@ -171,4 +164,12 @@ export class PlayedJob {
     const { steps, current } = this.state;
     return current === null ? null : steps[current]!.step.id;
   }
+}
+
+/** The finding at the top of a step; a step that says nothing but its instruction has found nothing. */
+export function headline(job: PlayedJob, id: string): string {
+  const view = job.view(id);
+  const said = words.headline(job.state, job.engine, view, mm);
+  if (said === view.step.say) throw new Error(`${id} has no finding: it says its instruction, "${said}"`);
+  return said;
 }

@@ -1,15 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { notSettled, settledFigures, words } from '$core/job/index.ts';
+import { notSettled, settledFigures } from '$core/job/index.ts';
 import { curveMatch } from '$core/calculations/curve/curve-match.ts';
 import { advanceOf, matchInput, predict } from '$core/domains/curves/recurve-work.ts';
 import { doubt } from '$core/job/doubt.ts';
 import { readFor } from '$core/job/next-slot.ts';
 import scenario from '../../scenarios/recurve.json' with { type: 'json' };
 import { agrees } from '../../support/close.ts';
-import { engineWith, GAUGES, PlayedJob, mm } from '../../support/played.ts';
+import { engineWith, GAUGES, PlayedJob, mm, headline } from '../../support/played.ts';
 import { CURVE, expected, found, inputs, stock, sweep } from '../../support/curve-jobs.ts';
 
-const headline = (job: PlayedJob, step: string) => words.headline(job.state, job.engine, job.view(step), mm);
 describe('a sweep', () => {
   it('tells up from down by the way the speed went, and judges every point as worked out by hand', () => {
     const w = found().state.work.sweeps[0]!;

@@ -1,7 +1,7 @@
 import * as crankWords from '$core/domains/crank/words.ts';
 import { describe, expect, it } from 'vitest';
 import { jobCard } from '$core/job/card.ts';
-import { notSettled, settledFigures, words } from '$core/job/index.ts';
+import { notSettled, settledFigures } from '$core/job/index.ts';
 import { floatToFill, pickPlan } from '$core/domains/stack/picks.ts';
 import { NO_TRIAL, whatIf, type Trial } from '$core/domains/stack/what-if.ts';
 import { heightToFill } from '$core/domains/rings/rings-work.ts';
@@ -11,7 +11,7 @@ import { doubt } from '$core/job/doubt.ts';
 import { readFor } from '$core/job/next-slot.ts';
 import type { PartKind } from '$core/tray/part-kinds.ts';
 import { agrees } from '../../support/close.ts';
-import { engineWith, PlayedJob, mm } from '../../support/played.ts';
+import { engineWith, PlayedJob, mm, headline } from '../../support/played.ts';
 import {
   atTooth,
   DRIVE,
@@ -25,7 +25,6 @@ import {
 } from '../../support/drive-jobs.ts';
 
 const picks = (job: PlayedJob) => pickPlan(floatToFill(job.state, 'packing'), 'packing', tray);
-const headline = (job: PlayedJob, step: string) => words.headline(job.state, job.engine, job.view(step), mm);
 
 describe('end float and packing', () => {
   it('come out of washer and blades as the scenario has them, each blade with its own doubt', () => {

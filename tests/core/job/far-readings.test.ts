@@ -51,11 +51,9 @@ describe.each(runSheets.map((s) => s.id))('%s', (sheetId) => {
                   : text;
           job.read(step.id, slot.slot, typed);
         }
-    const began = performance.now();
     const { state } = job;
     for (const v of state.steps) expect(words.headline(state, job.engine, v, mm).length).toBeGreaterThan(0);
     for (const f of settledFigures(state)) expect(Number.isFinite(f.value)).toBe(true);
-    expect(performance.now() - began).toBeLessThan(2000);
   });
 });
 
@@ -77,7 +75,6 @@ describe('a curve read far beyond any engine, in a log that has it', () => {
       job.log.length,
       ...job.log.map((e): JobEvent => (e.kind === 'reading' && e.value === 100 ? { ...e, value: deg } : e))
     );
-    const began = performance.now();
     const { sweeps, recurve } = job.state.work;
     const spring = { rateNPerMm: 1.2, preloadN: 2 };
     const curve = predict(sweeps[0]!, recurve, [spring, spring], 30);
@@ -91,6 +88,5 @@ describe('a curve read far beyond any engine, in a log that has it', () => {
       expect(found?.ok).toBe(true);
     }
     expect(sweeps[0]!.compare!.state).toBe('out');
-    expect(performance.now() - began).toBeLessThan(2000);
   });
 });

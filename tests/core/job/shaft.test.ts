@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { words } from '$core/job/index.ts';
 import { notSettled } from '$core/job/admit.ts';
-import { engineWith, mm, PlayedJob, SHEET } from '../../support/played.ts';
+import { engineWith, PlayedJob, SHEET, headline } from '../../support/played.ts';
 
 /** Eleven teeth, the rotor runs anticlockwise, number one's tower 156° from the housing's datum, fires 7° before. */
 const ENGINE = {
@@ -29,7 +28,6 @@ const look = (rotor: string, from: string, to: string): PlayedJob => {
   job.read('fault', 'arc-max', to);
   return job;
 };
-const headline = (job: PlayedJob, id: string) => words.headline(job.state, job.engine, job.view(id), mm);
 
 describe('is it really the shaft', () => {
   it('not when the housing stands free on the tooth it has', () => {

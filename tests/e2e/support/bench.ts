@@ -34,14 +34,14 @@ export const alive = (page: Page) => page.waitForSelector('html[data-hydrated]')
 /** Says who is at the bench, adding the name when it is new. */
 export async function workAs(page: Page, name: string): Promise<void> {
   const panel = page.getByRole('dialog', { name: /at the bench/ });
-  if (!(await panel.isVisible())) await page.locator('.who .me').click();
+  if (!(await panel.isVisible())) await page.getByRole('banner').getByRole('button').first().click();
   const known = panel.getByRole('button', { name: new RegExp(`^${name}`) });
   if (await known.isVisible()) await known.click();
   else {
     await panel.getByLabel('Another name').fill(name);
     await panel.getByRole('button', { name: `Work as ${name}` }).click();
   }
-  await expect(page.locator('.who .me')).toHaveText(name);
+  await expect(page.getByRole('banner').getByRole('button').first()).toHaveText(name);
   await expect(panel).toBeHidden();
 }
 
