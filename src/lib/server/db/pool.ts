@@ -47,6 +47,9 @@ export async function withTransaction<T>(work: (client: Queryable) => Promise<T>
     throw isAway(e) ? unavailable(e) : e;
   }
   let broken: Error | undefined;
+  // the pool listens only to clients that are idle: one that dies in the middle would end the process
+  const died = (e: Error) => void (broken = e);
+  client.on('error', died);
   try {
     await client.query('BEGIN');
     const out = await work(client);
@@ -56,6 +59,7 @@ export async function withTransaction<T>(work: (client: Queryable) => Promise<T>
     await client.query('ROLLBACK').catch((err: Error) => (broken = err));
     throw isAway(e) ? unavailable(e) : e;
   } finally {
+    client.off('error', died);
     client.release(broken);
   }
 }

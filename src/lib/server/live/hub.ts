@@ -1,4 +1,5 @@
 import pg from 'pg';
+import { log } from '../log.ts';
 
 /** A change as the database tells it: a job's newest event, or an engine whose data sheet or jobs changed. */
 export interface Change {
@@ -42,7 +43,7 @@ async function connect(tries: number): Promise<void> {
   };
   c.on('error', again);
   c.on('end', again);
-  c.on('notification', (n) => tell(JSON.parse(n.payload ?? '{}') as Change));
+  c.on('notification', (n) => tell(changeIn(n.payload)));
   try {
     await c.connect();
     await c.query('LISTEN changes');
@@ -51,6 +52,18 @@ async function connect(tries: number): Promise<void> {
   } catch {
     again();
   }
+}
+
+/** What a notification says; one that cannot be read means that anything may have changed. */
+function changeIn(payload: string | undefined): Told {
+  try {
+    const change: unknown = JSON.parse(payload ?? '{}');
+    if (typeof change === 'object' && change !== null) return change as Change;
+  } catch {
+    /* said below */
+  }
+  log.error('a notification that cannot be read: everybody is told to resync');
+  return 'resync';
 }
 
 function tell(told: Told): void {
