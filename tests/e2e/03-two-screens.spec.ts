@@ -64,7 +64,16 @@ test('of two people amending one reading the second is told, and what he typed i
   await q.keyboard.press('Enter');
   await expect(q.getByRole('alert').first()).toContainText('ida has just amended this reading to 342');
   await q.unroute('**/events?after=*');
+  // what he typed stands with its reason, over a reload too, until it is put right or dropped on purpose
   await open(q, `/jobs/${jobId}`);
+  const kept = q.getByRole('alert').filter({ hasText: '343.5' });
+  await expect(kept).toContainText('was not taken');
+  await expect(kept).toContainText('ida has just amended this reading to 342');
+  await kept.getByRole('button', { name: 'Put it back on the line' }).click();
+  await expect(q.locator('#reading')).toHaveValue('343.5');
+  await q.keyboard.press('Escape');
+  await kept.getByRole('button', { name: 'Drop it' }).click();
+  await expect(kept).toHaveCount(0);
   await expect(q.locator('.read tbody')).toContainText('342°');
   await one.close();
   await two.close();

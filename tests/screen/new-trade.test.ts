@@ -76,7 +76,8 @@ describe('a trade made up in its own folder', () => {
       prefs: PREFS,
       ondone: () => {},
       onask: () => {},
-      onundo: () => {}
+      onundo: () => {},
+      onagain: () => {}
     });
     await waitFor(() => expect(plain(page)).not.toContain('Loading'));
     expect(plain(page.querySelector('h1')!)).toMatch(/^Bellows travel, end to end: 6\.430 ± 0\.0\d+ mm, in$/);

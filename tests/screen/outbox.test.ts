@@ -1,14 +1,13 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { JobEvent } from '$core/job/index.ts';
 import type { EventInput } from '$core/job/event-input.ts';
-import { Outbox, type Refused } from '$lib/ui/job/outbox.svelte.ts';
+import { Outbox } from '$lib/ui/job/outbox.svelte.ts';
 
 /** A server that answers as it is told, one request after the other, and a store that outlives the page. */
 const store = new Map<string, string>();
 let answers: (() => Promise<Response>)[];
 let asked: EventInput[];
 let heard: JobEvent[];
-let refused: Refused[];
 
 const json =
   (body: unknown, status = 200) =>
@@ -17,14 +16,11 @@ const json =
 const away = () => Promise.reject(new TypeError('fetch failed'));
 const echo = (): Promise<Response> => json({ ok: true, out: { ...asked.at(-1), seq: asked.length } })();
 const input = (id: string): EventInput => ({ id, kind: 'done', step: 'plugs' });
-const shown = (id: string) => ({ ...input(id), seq: 0 }) as unknown as JobEvent;
+let clock = 0;
+const shown = (id: string) =>
+  ({ ...input(id), seq: 0, at: new Date(1e12 + clock++).toISOString() }) as unknown as JobEvent;
 const open = () => {
-  const box = new Outbox(
-    '/api/jobs/1/events',
-    'unsent',
-    (e) => heard.push(e),
-    (r) => refused.push(r)
-  );
+  const box = new Outbox('/api/jobs/1/events', 'unsent', (e) => heard.push(e));
   box.wake();
   return box;
 };
@@ -33,8 +29,12 @@ const settle = () => vi.advanceTimersByTimeAsync(0);
 beforeEach(() => {
   vi.useFakeTimers();
   store.clear();
-  [answers, asked, heard, refused] = [[], [], [], []];
+  [answers, asked, heard] = [[], [], []];
   vi.stubGlobal('localStorage', {
+    get length() {
+      return store.size;
+    },
+    key: (k: number) => [...store.keys()][k] ?? null,
     getItem: (k: string) => store.get(k) ?? null,
     setItem: (k: string, v: string) => void store.set(k, v),
     removeItem: (k: string) => void store.delete(k)
@@ -67,7 +67,7 @@ describe('what waits to be heard', () => {
     box.post(input('a'), shown('a'));
     await settle();
     expect(box.away).toBe(true);
-    expect(JSON.parse(store.get('unsent')!)).toHaveLength(1);
+    expect([...store.keys()]).toEqual(['unsent:a']);
     box.post(input('b'), shown('b'));
     await settle();
     // what is said meanwhile tries at once, and it is still the first that is tried
@@ -99,14 +99,50 @@ describe('what waits to be heard', () => {
     expect(heard.map((e) => e.id)).toEqual(['a']);
   });
 
-  it('is given up, with the sentence, when the application itself refuses it; the next goes on', async () => {
+  it('is set aside with its reason when the application itself refuses it; the next goes on', async () => {
     answers = [json({ ok: false, error: { code: 'step-blocked', message: 'It has to wait.' } }, 422)];
     const box = open();
     for (const id of ['a', 'b']) box.post(input(id), shown(id));
     await settle();
-    expect(refused).toEqual([{ code: 'step-blocked', message: 'It has to wait.' }]);
+    expect(box.setAside).toMatchObject([
+      { input: { id: 'a' }, refused: { code: 'step-blocked', message: 'It has to wait.' } }
+    ]);
     expect(heard.map((e) => e.id)).toEqual(['b']);
     expect(box.waiting).toEqual([]);
+    // it stays over a reload and is not sent again; only dropping it on purpose lets go of it
+    const later = open();
+    await settle();
+    expect(later.setAside.map((w) => w.input.id)).toEqual(['a']);
+    expect(asked.map((e) => e.id)).toEqual(['a', 'b']);
+    later.drop(later.setAside[0]!);
+    expect([later.setAside, open().setAside, store.size]).toEqual([[], [], 0]);
+  });
+
+  it.each([['first'], ['second']])(
+    'of two tabs of one job is kept for both, whichever is closed first: the %s',
+    async (closed) => {
+      answers = [away, away];
+      const tabs = { first: open(), second: open() };
+      tabs.first.post(input('a'), shown('a'));
+      tabs.second.post(input('b'), shown('b'));
+      await settle();
+      const other = closed === 'first' ? tabs.second : tabs.first;
+      tabs[closed as 'first' | 'second'].sleep();
+      other.sleep();
+      const third = open();
+      expect(third.waiting.map((w) => w.input.id)).toEqual(['a', 'b']);
+      await settle();
+      expect(heard.map((e) => e.id)).toEqual(['a', 'b']);
+      expect(store.size).toBe(0);
+    }
+  );
+
+  it('kept by the version before, in one entry for the job, is taken over', async () => {
+    store.set('unsent', JSON.stringify([{ input: input('a'), shown: shown('a') }]));
+    const box = open();
+    expect(box.waiting.map((w) => w.input.id)).toEqual(['a']);
+    await settle();
+    expect([heard.map((e) => e.id), store.size]).toEqual([['a'], 0]);
   });
 
   it('survives a reload, before what is said on the new page', async () => {
@@ -144,12 +180,7 @@ describe('what waits to be heard', () => {
   });
 
   it('waits for the page to wake before it sends anything', async () => {
-    const box = new Outbox(
-      '/x',
-      'unsent',
-      (e) => heard.push(e),
-      () => {}
-    );
+    const box = new Outbox('/x', 'unsent', (e) => heard.push(e));
     box.post(input('a'), shown('a'));
     await settle();
     expect(asked).toEqual([]);

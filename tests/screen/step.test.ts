@@ -31,7 +31,8 @@ async function work(job: PlayedJob, step: string | null) {
     prefs: PREFS,
     ondone: told.done,
     onask: told.ask,
-    onundo: told.undo
+    onundo: told.undo,
+    onagain: () => {}
   });
   await waitFor(() => expect(page.querySelector('.surface')!.textContent).not.toContain('Loading …'));
   return { ...on, page, told, text: () => plain(page) };

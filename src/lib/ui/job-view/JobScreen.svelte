@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount, tick } from 'svelte';
   import { goto } from '$app/navigation';
+  import type { Waiting } from '../job/waiting.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import { press } from '../keys/keys.ts';
   import Frame from '../primitives/Frame.svelte';
@@ -81,6 +82,18 @@
     if (!last) return;
     if (session.say({ kind: 'undo', undoes: last.id }) === null) spoken = 'Undone.';
   }
+  /** Puts what the server would not take back on the line, at its step, to be mended there. */
+  function again({ input }: Waiting) {
+    const step = session.sheet.steps.find((s) => 'step' in input && s.id === input.step);
+    if (step) view.picked = step.id;
+    if (input.kind === 'reading') {
+      line.prefer = input.slot;
+      void ask({ for: 'figure' }, input.text);
+    } else if (input.kind === 'amend') {
+      const reading = now.readings.find((r) => r.id === input.replaces);
+      if (reading) void ask({ for: 'amend', reading }, input.text);
+    } else if ('text' in input) void ask({ for: 'remark', step: step ?? null }, input.text);
+  }
   function amendLast() {
     const mine = session.readings(view.selected.step.id);
     const last = mine[mine.length - 1] ?? now.readings[now.readings.length - 1];
@@ -149,7 +162,7 @@
       {note}
       onselect={(id) => (view.picked = id)}
     />
-    <WorkSurface {session} {view} {line} {prefs} ondone={done} onask={ask} onundo={undo} />
+    <WorkSurface {session} {view} {line} {prefs} ondone={done} onask={ask} onundo={undo} onagain={again} />
     <StatePanel {session} {view} {prefs} onview={setView} />
   </div>
   {#snippet foot()}

@@ -8,8 +8,10 @@
   import { loadSurface, surfaceHere, weighSchool } from '../surfaces/load.ts';
   import { lengthText } from '../../reader/units.ts';
   import Caution from '../job/Caution.svelte';
+  import SetAside from './SetAside.svelte';
   import type { ReadingLine } from '../job/line.svelte.ts';
   import type { JobSession } from '../job/session.svelte.ts';
+  import type { Waiting } from '../job/waiting.ts';
   import type { JobView } from '../job/view.svelte.ts';
 
   interface Props {
@@ -20,8 +22,9 @@
     ondone: () => void;
     onask: (asking: Parameters<ReadingLine['open']>[0], text?: string) => void;
     onundo: () => void;
+    onagain: (w: Waiting) => void;
   }
-  let { session, view, line, prefs, ondone, onask, onundo }: Props = $props();
+  let { session, view, line, prefs, ondone, onask, onundo, onagain }: Props = $props();
 
   const v = $derived(view.selected);
   const step = $derived(v.step);
@@ -57,6 +60,7 @@
         <button class="link" onclick={() => (session.refusal = null)}>Understood</button>
       </Caution>
     {/if}
+    <SetAside {session} {onagain} />
     {#if session.outbox.away}
       <Caution role="alert"
         ><b>The server or its database does not answer.</b> What you log stays here as unsent and is sent again by itself.</Caution

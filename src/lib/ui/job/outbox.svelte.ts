@@ -1,16 +1,7 @@
 import type { JobEvent } from '$core/job/index.ts';
 import type { EventInput } from '$core/job/event-input.ts';
-
-export interface Refused {
-  code: string;
-  message: string;
-}
-
-export interface Waiting {
-  input: EventInput;
-  /** the event as this screen shows it until the server's comes back */
-  shown: JobEvent;
-}
+import { Kept } from './kept.ts';
+import type { Refused, Waiting } from './waiting.ts';
 
 /**
  * What was said on this screen and is not yet heard by the server. Sent one after the other, again and again while
@@ -18,29 +9,30 @@ export interface Waiting {
  */
 export class Outbox {
   waiting = $state.raw<Waiting[]>([]);
+  /** what the server would not take, with its reason; what was typed stands here until somebody drops it */
+  setAside = $state.raw<Waiting[]>([]);
   /** the server did not answer the last time */
   away = $state(false);
   #sending = false;
   #tries = 0;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #awake = false;
+  readonly #kept: Kept;
 
   constructor(
     private readonly url: string,
-    private readonly storageKey: string,
-    private readonly heard: (e: JobEvent) => void,
-    private readonly refused: (r: Refused) => void
-  ) {}
+    storageKey: string,
+    private readonly heard: (e: JobEvent) => void
+  ) {
+    this.#kept = new Kept(storageKey);
+  }
 
   wake(): void {
     this.#awake = true;
-    try {
-      const kept = JSON.parse(localStorage.getItem(this.storageKey) ?? '[]') as Waiting[];
-      const here = new Set(this.waiting.map((w) => w.input.id));
-      this.waiting = [...kept.filter((k) => !here.has(k.input.id)), ...this.waiting];
-    } catch {
-      // an unreadable store is as good as an empty one
-    }
+    const here = new Set([...this.waiting, ...this.setAside].map((w) => w.input.id));
+    const kept = this.#kept.all().filter((w) => !here.has(w.input.id));
+    this.waiting = [...kept.filter((w) => !w.refused), ...this.waiting];
+    this.setAside = [...kept.filter((w) => w.refused), ...this.setAside];
     void this.#send();
   }
 
@@ -50,7 +42,9 @@ export class Outbox {
   }
 
   post(input: EventInput, shown: JobEvent): void {
-    this.#set([...this.waiting, { input, shown }]);
+    const one = { input, shown };
+    this.waiting = [...this.waiting, one];
+    this.#kept.put(one);
     clearTimeout(this.#timer);
     void this.#send();
   }
@@ -60,14 +54,22 @@ export class Outbox {
     void this.#send();
   }
 
-  #set(waiting: Waiting[]): void {
-    this.waiting = waiting;
-    try {
-      if (waiting.length === 0) localStorage.removeItem(this.storageKey);
-      else localStorage.setItem(this.storageKey, JSON.stringify(waiting));
-    } catch {
-      // private windows have no store; the page still holds what waits
-    }
+  /** Lets go of something that was refused, on purpose. */
+  drop(w: Waiting): void {
+    this.setAside = this.setAside.filter((x) => x.input.id !== w.input.id);
+    this.#kept.drop(w);
+  }
+
+  #done(w: Waiting): void {
+    this.waiting = this.waiting.filter((x) => x.input.id !== w.input.id);
+    this.#kept.drop(w);
+  }
+
+  #refused(w: Waiting, refused: Refused): void {
+    const one = { ...w, refused };
+    this.waiting = this.waiting.filter((x) => x.input.id !== w.input.id);
+    this.setAside = [...this.setAside, one];
+    this.#kept.put(one);
   }
 
   async #send(): Promise<void> {
@@ -84,9 +86,10 @@ export class Outbox {
         }
         this.away = false;
         this.#tries = 0;
-        if ('event' in answer) this.heard(answer.event);
-        else this.refused(answer.refused);
-        this.#set(this.waiting.filter((w) => w !== first && w.input.id !== first.input.id));
+        if ('event' in answer) {
+          this.heard(answer.event);
+          this.#done(first);
+        } else this.#refused(first, answer.refused);
       }
     } finally {
       this.#sending = false;

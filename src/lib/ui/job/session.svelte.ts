@@ -11,7 +11,8 @@ import {
 import type { EventInput } from '$core/job/event-input.ts';
 import type { TrayGauge } from '$core/tray/gauge-kinds.ts';
 import type { StockItem } from '$core/tray/part-kinds.ts';
-import { Outbox, type Refused } from './outbox.svelte.ts';
+import { Outbox } from './outbox.svelte.ts';
+import type { Refused } from './waiting.ts';
 import { stateOf } from './state-memo.ts';
 
 export type { Draft };
@@ -54,12 +55,7 @@ export class JobSession {
     this.log = data.log;
     this.#gauges = data.gauges;
     this.#me = me;
-    this.outbox = new Outbox(
-      `/api/jobs/${data.job.id}/events`,
-      `nemrik-unsent-${data.job.id}`,
-      (e) => this.#take([e]),
-      (r) => (this.refusal = r)
-    );
+    this.outbox = new Outbox(`/api/jobs/${data.job.id}/events`, `nemrik-unsent-${data.job.id}`, (e) => this.#take([e]));
   }
 
   /** Log and unheard events together. */
