@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { logThrough } from '$lib/server/jobs/log-through.ts';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { EventInput } from '$core/job/event-input.ts';
 import type { Person } from '$core/job/index.ts';
@@ -173,5 +174,19 @@ describe('derived rows', () => {
     await derivedSettled();
     await derive(jobId);
     expect((await floor())[0]).toMatchObject({ done: 5 });
+  });
+});
+
+describe('the log of a page', () => {
+  it('is the same however much of it was known before, and never short of what was asked for', async () => {
+    const { jobId: id } = await smallWorkshop();
+    const say = (text: string) => append(id, { id: randomUUID(), kind: 'remark', text }, by);
+    expect(await logThrough(id, 0)).toEqual([]);
+    for (const text of ['one', 'two', 'three']) {
+      const { seq } = await say(text);
+      const log = await logThrough(id, seq);
+      expect(log).toEqual(await logOf(id));
+      expect(log).toHaveLength(seq);
+    }
   });
 });

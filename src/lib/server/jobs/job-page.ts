@@ -2,12 +2,12 @@ import { z } from 'zod';
 import { toColumns } from '$lib/reader/columns.ts';
 import { sheetRef } from '../contents.ts';
 import { Refusal } from '../errors.ts';
-import { logOf } from '../repositories/events.ts';
 import { jobShown } from '../repositories/jobs.ts';
 import { tray } from '../repositories/tray.ts';
 import { CORE_VERSION } from '../core-version.ts';
 import { freshen } from './derive.ts';
 import { engineForJob } from './engine-for-job.ts';
+import { logThrough } from './log-through.ts';
 import { knownSheet } from './known-sheet.ts';
 
 const uuid = z.uuid();
@@ -19,7 +19,7 @@ export async function jobPage(id: string) {
   const sheet = knownSheet(job.sheet);
   const fresh = engineBehind ? freshen(job.engineId) : Promise.resolve();
   const engineNow = fresh.then(() => engineForJob(job.engineId, id));
-  const [log, { gauges, stock }, engine] = await Promise.all([logOf(id), tray(), engineNow]);
+  const [log, { gauges, stock }, engine] = await Promise.all([logThrough(id, job.lastSeq), tray(), engineNow]);
   return {
     job,
     sheet: sheetRef(sheet),

@@ -1,0 +1,19 @@
+import type { JobEvent } from '$core/job/index.ts';
+import { logOf } from '../repositories/events.ts';
+
+/** Logs that pages asked for lately. A log only grows, so what is kept of one is never wrong, only short. */
+const kept = new Map<string, JobEvent[]>();
+const MOST = 200;
+
+/** The log of a job at least through a sequence number: what is known of it already, and from the database what came since. */
+export async function logThrough(jobId: string, lastSeq: number): Promise<JobEvent[]> {
+  const known = kept.get(jobId) ?? [];
+  const log = known.length >= lastSeq ? known : [...known, ...(await logOf(jobId, known.length))];
+  // numbers run without gaps from one; a log that does not is never kept
+  if (log.length > 0 && log[log.length - 1]!.seq === log.length) {
+    kept.delete(jobId);
+    kept.set(jobId, log);
+    if (kept.size > MOST) kept.delete(kept.keys().next().value!);
+  }
+  return log;
+}
