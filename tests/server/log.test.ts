@@ -1,4 +1,6 @@
 import { randomUUID } from 'node:crypto';
+import { jobPage } from '$lib/server/jobs/job-page.ts';
+import { enterValues } from '$lib/server/repositories/engines.ts';
 import { logThrough } from '$lib/server/jobs/log-through.ts';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { EventInput } from '$core/job/event-input.ts';
@@ -188,5 +190,15 @@ describe('the log of a page', () => {
       expect(log).toEqual(await logOf(id));
       expect(log).toHaveLength(seq);
     }
+  });
+  it('carries one engine while the engine says the same, and another when its sheet has changed', async () => {
+    const { jobId: id, engineId: its } = await smallWorkshop();
+    const before = await jobPage(id);
+    await append(id, { id: randomUUID(), kind: 'remark', text: 'nothing of the engine' }, by);
+    expect((await jobPage(id)).engine).toBe(before.engine);
+    await enterValues(its, [{ name: 'idleRpm', given: '612', unit: 'rpm', value: 612, source: 'plate' }], by);
+    const after = (await jobPage(id)).engine;
+    expect(after.values['idleRpm']).toMatchObject({ value: 612 });
+    expect(before.engine.values['idleRpm']?.value).not.toBe(612);
   });
 });

@@ -4,8 +4,21 @@ export interface Columns {
   columns: Record<string, unknown[]>;
 }
 
-/** Rows as columns; a member that a row lacks stands as undefined in its column. */
+const columnsOf = new WeakMap<readonly object[], Columns>();
+const rowsOf = new WeakMap<Columns, readonly object[]>();
+
+/**
+ * Rows as columns; a member that a row lacks stands as undefined in its column. The same rows give the same columns, so
+ * they must not be changed in place.
+ */
 export function toColumns(rows: readonly object[]): Columns {
+  const made = columnsOf.get(rows) ?? columned(rows);
+  columnsOf.set(rows, made);
+  rowsOf.set(made, rows);
+  return made;
+}
+
+function columned(rows: readonly object[]): Columns {
   const names = new Set(rows.flatMap((r) => Object.keys(r)));
   const columns = [...names].map(
     (n) => [n, rows.map((r) => (Object.hasOwn(r, n) ? (r as Record<string, unknown>)[n] : undefined))] as const
@@ -13,8 +26,11 @@ export function toColumns(rows: readonly object[]): Columns {
   return { rows: rows.length, columns: Object.fromEntries(columns) };
 }
 
-/** The rows again, as they were: a member that was undefined is left out. */
-export function fromColumns<Row>({ rows, columns }: Columns): Row[] {
+/** The rows again, as they were: where they were made in this process the very same, a member that was undefined left out. */
+export function fromColumns<Row>(packed: Columns): Row[] {
+  const own = rowsOf.get(packed);
+  if (own) return own as Row[];
+  const { rows, columns } = packed;
   const names = Object.keys(columns);
   return Array.from({ length: rows }, (_, k) => {
     const row: Record<string, unknown> = {};

@@ -7,6 +7,7 @@ import { tray } from '../repositories/tray.ts';
 import { CORE_VERSION } from '../core-version.ts';
 import { freshen } from './derive.ts';
 import { engineForJob } from './engine-for-job.ts';
+import { unchanged } from './unchanged.ts';
 import { logThrough } from './log-through.ts';
 import { knownSheet } from './known-sheet.ts';
 
@@ -28,6 +29,7 @@ export async function jobPage(id: string) {
     gauges: toColumns(gauges),
     // a sheet that takes nothing from the tray does not carry what is in it
     stock: sheet.steps.some((s) => s.takes.length > 0) ? toColumns(stock) : toColumns([]),
-    engine
+    // the same object while it says the same: with the same log, its state need not be worked out again
+    engine: unchanged(id, engine)
   };
 }
