@@ -80,6 +80,10 @@
 </svg>
 
 <style>
+  .label {
+    text-anchor: middle;
+    fill: var(--ink);
+  }
   .label.end {
     text-anchor: end;
     font-weight: 620;

@@ -53,14 +53,14 @@
       </pattern>
     </defs>
     <!-- the block, both sides of the bore -->
-    <path d="M8 {p.blockTop}H54V250H70V322H8Z" fill="url(#cut)" class="body" />
-    <path d="M192 {p.blockTop}H146V250H130V322H192Z" fill="url(#cut)" class="body" />
+    <path d="M8 {p.blockTop}H54V250H70V322H8Z" fill="url(#cut)" class="cut" />
+    <path d="M192 {p.blockTop}H146V250H130V322H192Z" fill="url(#cut)" class="cut" />
     <!-- pedestal or housing: flange and boss around the shaft -->
     <path
       d="M14 {p.flangeBottom - 26}H186V{p.flangeBottom}H140V{p.thrust}H112V{p.flangeBottom -
         40}H88V{p.thrust}H60V{p.flangeBottom}H14Z"
       fill="url(#cut2)"
-      class="body"
+      class="cut"
     />
     {#if shape.packingMm > 0 || shape.gasketMm > 0}
       <rect x="14" y={p.flangeBottom} width="40" height={Math.max(2, p.blockTop - p.flangeBottom)} class="under" />
@@ -87,7 +87,7 @@
     <path
       d="M76 {p.pumpTop}H93V{p.slotBottom}H107V{p.pumpTop}H124V{p.slotBottom + 18}H76Z"
       fill="url(#cut2)"
-      class="body"
+      class="cut"
     />
     {#if p.clamped}<rect x="62" y={p.gearTop} width="76" height={p.thrust - p.gearTop} class="clamp" />{/if}
     <text x="100" y="20" class="name mid">{top} and drive shaft</text>
@@ -111,7 +111,7 @@
   svg {
     max-width: 460px;
   }
-  .body {
+  .cut {
     stroke: var(--ink);
     stroke-width: 1.6;
   }

@@ -22,6 +22,10 @@
 </figure>
 
 <style>
+  .label {
+    text-anchor: middle;
+    fill: var(--ink);
+  }
   figure {
     margin: 12px 0 0;
   }

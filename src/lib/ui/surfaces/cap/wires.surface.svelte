@@ -94,6 +94,9 @@
 </div>
 
 <style>
+  .label {
+    text-anchor: middle;
+  }
   .tower.bad {
     stroke: var(--out);
     stroke-width: 3.4;

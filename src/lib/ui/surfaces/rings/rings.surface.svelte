@@ -56,6 +56,9 @@
 </div>
 
 <style>
+  .label {
+    text-anchor: middle;
+  }
   svg {
     max-width: 300px;
   }

@@ -78,6 +78,9 @@
 </div>
 
 <style>
+  .label {
+    text-anchor: middle;
+  }
   .slot {
     fill: var(--sheet);
     stroke: var(--ink);
