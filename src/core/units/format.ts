@@ -19,12 +19,6 @@ export function formatTiming(btdc: number, decimals = 1): string {
   return `${size}° ${btdc > 0 ? 'before' : 'after'}`;
 }
 
-/** Decimals that show a standard uncertainty to two significant figures at most, between 0 and 4. */
-export function decimalsFor(u: number): number {
-  if (!(u > 0)) return 2;
-  return Math.min(4, Math.max(0, 1 - Math.floor(Math.log10(u))));
-}
-
 /** A bearing as a clock time: 170 → `5:40`. */
 export function formatClock(bearingDeg: number): string {
   const minutes = Math.round(((((bearingDeg % 360) + 360) % 360) / 360) * 720) % 720;

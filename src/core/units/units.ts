@@ -57,7 +57,6 @@ export const unitSign: Record<Unit, string> = {
   DP: ' DP'
 };
 
-export const isQuantity = (q: string): q is Quantity => Object.hasOwn(unitsOf, q);
 export const baseUnit = (q: Quantity): Unit => unitsOf[q][0];
 
 /** A figure in `unit` expressed in the base unit. */

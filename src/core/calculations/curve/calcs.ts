@@ -10,6 +10,21 @@ import { curveSwapSprings } from './curve-swap-springs.ts';
 import { curveTotal } from './curve-total.ts';
 import * as s from './schemas.ts';
 
+/** The curve of the examples, and the springs that it was measured with. */
+const MEASURED = {
+  baseline: [
+    { rpm: 600, deg: 0 },
+    { rpm: 900, deg: 0 },
+    { rpm: 1500, deg: 8 },
+    { rpm: 3000, deg: 17 },
+    { rpm: 4500, deg: 17 }
+  ],
+  from: [
+    { rateNPerMm: 1.2, preloadN: 3 },
+    { rateNPerMm: 4.5, preloadN: -2.8 }
+  ]
+};
+
 const judged = z.enum(['in', 'out', 'unsure', 'unjudged']);
 
 export const curveCalcs = [
@@ -66,17 +81,7 @@ export const curveCalcs = [
     }),
     example: {
       in: {
-        baseline: [
-          { rpm: 600, deg: 0 },
-          { rpm: 900, deg: 0 },
-          { rpm: 1500, deg: 8 },
-          { rpm: 3000, deg: 17 },
-          { rpm: 4500, deg: 17 }
-        ],
-        from: [
-          { rateNPerMm: 1.2, preloadN: 3 },
-          { rateNPerMm: 4.5, preloadN: -2.8 }
-        ],
+        ...MEASURED,
         to: [
           { rateNPerMm: 2.2, preloadN: -1.5 },
           { rateNPerMm: 3.1, preloadN: -0.9 }
@@ -153,17 +158,7 @@ export const curveCalcs = [
     }),
     example: {
       in: {
-        baseline: [
-          { rpm: 600, deg: 0 },
-          { rpm: 900, deg: 0 },
-          { rpm: 1500, deg: 8 },
-          { rpm: 3000, deg: 17 },
-          { rpm: 4500, deg: 17 }
-        ],
-        from: [
-          { rateNPerMm: 1.2, preloadN: 3 },
-          { rateNPerMm: 4.5, preloadN: -2.8 }
-        ],
+        ...MEASURED,
         extensionMmPerDeg: 0.12,
         target: [
           { rpm: 1000, deg: 8 },

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { curveSwapSprings, type SwappedCurve } from '../../calculations/curve/curve-swap-springs.ts';
 import type { curveMatchInput } from '../../calculations/curve/schemas.ts';
-import { interpolate, type Knot } from '../../calculations/curve/knots.ts';
+import type { Knot } from '../../calculations/curve/knots.ts';
 import type { Spring } from '../../calculations/curve/baseline.ts';
 import type { Result } from '../../errors/result.ts';
 import { bandOf, type Engine } from '../../engine/engine.ts';
@@ -213,11 +213,3 @@ export function modelError(c: SwappedCurve, after: SweepWork): ModelError | null
     n: off.length
   };
 }
-
-/** The advance at speeds from knots, flat outside. */
-export const knotsAt = (knots: readonly Knot[], rpm: number): number =>
-  interpolate(
-    knots.map((k) => k.rpm),
-    knots.map((k) => k.deg),
-    rpm
-  );

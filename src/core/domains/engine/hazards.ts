@@ -96,5 +96,3 @@ export const hazards = {
     defer: 'local rules and licensed practice'
   }
 } as const;
-
-export type HazardId = keyof typeof hazards;

@@ -1,4 +1,4 @@
-import type { JobState, WorkContext } from '../../job/domain.ts';
+import type { JobState } from '../../job/domain.ts';
 import type { PatchRow } from './patch-work.ts';
 import type { StackWork } from './stack-work.ts';
 import type { StackVocabulary } from './vocabulary.ts';
@@ -8,4 +8,3 @@ export interface StackWorks {
   patches: PatchRow[];
 }
 export type StackState = JobState<StackWorks, StackVocabulary['school']>;
-export type StackContext = WorkContext<StackWorks, StackVocabulary['school']>;

@@ -1,4 +1,4 @@
-import type { JobState, WorkContext } from '../../job/domain.ts';
+import type { JobState } from '../../job/domain.ts';
 import type { CrankWorks } from '../crank/works.ts';
 import type { ToothWork } from './tooth-work.ts';
 import type { ToothVocabulary } from './vocabulary.ts';
@@ -9,4 +9,3 @@ export interface ToothWorks {
   witness: WitnessRow[];
 }
 export type ToothState = JobState<ToothWorks & CrankWorks, ToothVocabulary['school']>;
-export type ToothContext = WorkContext<ToothWorks & CrankWorks, ToothVocabulary['school']>;

@@ -9,11 +9,7 @@ export class Kept {
 
   all(): Waiting[] {
     try {
-      try {
-        this.#fromBefore();
-      } catch {
-        /* one that cannot be read stays where it is */
-      }
+      this.#fromBefore();
       const found: Waiting[] = [];
       for (let k = 0; k < localStorage.length; k++) {
         const key = localStorage.key(k)!;
@@ -48,7 +44,13 @@ export class Kept {
   #fromBefore(): void {
     const before = localStorage.getItem(this.name);
     if (before === null) return;
-    const list: unknown = JSON.parse(before);
+    let list: unknown;
+    try {
+      list = JSON.parse(before);
+    } catch {
+      return;
+    }
+    // what cannot be read stays where it is
     if (!Array.isArray(list)) return;
     for (const w of list as Waiting[]) this.put(w);
     localStorage.removeItem(this.name);
