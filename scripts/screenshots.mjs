@@ -49,7 +49,7 @@ async function all() {
   };
   const step = async (title) => {
     for (let k = 0; k < 60; k++) await page.keyboard.press('k');
-    for (let k = 0; k < 60 && !(await page.locator('.phase').textContent()).includes(title); k++)
+    for (let k = 0; k < 60 && !(await page.locator('#step-in-hand').textContent()).includes(title); k++)
       await page.keyboard.press('j');
   };
   /** the jobs of an engine whose title begins so, newest first */

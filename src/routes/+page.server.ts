@@ -1,31 +1,30 @@
 import { runSheets, sheetOf } from '$core/sheets/index.ts';
 import { CORE_VERSION } from '$lib/server/core-version.ts';
+import { askedOfList, fromAddress, LIST_PAGE, orFirstPage, pagesOf, wordsOf } from '$lib/server/find.ts';
 import { freshenSome } from '$lib/server/jobs/derive.ts';
 import { orError } from '$lib/server/load.ts';
-import { FLOOR_PAGE, floorCounts, floorRows, type FloorFilter } from '$lib/server/repositories/jobs.ts';
+import { floorCounts, floorRows, type FloorFilter } from '$lib/server/repositories/jobs.ts';
 import { z } from 'zod';
 import type { PageServerLoad } from './$types';
 
-const asked = z.object({
-  who: z.string().max(80).nullable().catch(null),
-  find: z.string().max(100).nullable().catch(null),
-  page: z.coerce.number().int().min(1).max(10_000).catch(1)
-});
+const asked = askedOfList.extend({ who: z.string().max(80).nullable().catch(null) });
 
 export const load: PageServerLoad = ({ url }) =>
-  orError(floor(asked.parse(Object.fromEntries(['who', 'find', 'page'].map((k) => [k, url.searchParams.get(k)])))));
+  orError(floor(url, asked.parse(fromAddress(url, ['who', 'find', 'page']))));
 
-async function floor({ who, find, page }: z.output<typeof asked>) {
-  const words = (find ?? '').toLowerCase().split(/\s+/).filter(Boolean);
+async function floor(url: URL, { who, find, page }: z.output<typeof asked>) {
+  const words = wordsOf(find);
   const filter: FloorFilter = {
     who,
     words,
     sheets: words.map((w) => runSheets.filter((s) => s.short.toLowerCase().includes(w)).map((s) => s.id))
   };
-  const read = () => floorRows(CORE_VERSION, filter, page - 1);
+  const read = () => floorRows(CORE_VERSION, filter, page - 1, LIST_PAGE);
   const [first, counts] = await Promise.all([read(), floorCounts(filter)]);
   // a few rows that lag behind their log are worked out now; where they are many, each says that it is on its way
-  const rows = (await freshenSome(first.filter((r) => r.behind).map((r) => r.id))) ? await read() : first;
+  const rows = (await freshenSome(first.filter((r) => r.behind).map((r) => r.id)))
+    ? await read()
+    : orFirstPage(url, page, first);
   const jobs = rows.map((r) => ({
     id: r.id,
     engine: r.engineName,
@@ -48,7 +47,7 @@ async function floor({ who, find, page }: z.output<typeof asked>) {
     filter: who,
     find: find ?? '',
     page,
-    pages: Math.max(1, Math.ceil(total / FLOOR_PAGE)),
+    pages: pagesOf(total),
     total,
     ready: counts.find((c) => c.waits === 'ready')?.n ?? 0
   };

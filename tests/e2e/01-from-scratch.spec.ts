@@ -1,5 +1,19 @@
 import { readFileSync } from 'node:fs';
-import { alive, done, expect, number, open, test, type, workAs } from './support/bench.ts';
+import {
+  alive,
+  done,
+  expect,
+  number,
+  open,
+  test,
+  type,
+  workAs,
+  stepInHand,
+  holding,
+  readings,
+  readingsTable,
+  degreesIn
+} from './support/bench.ts';
 
 const scenario = JSON.parse(readFileSync('tests/scenarios/from-scratch.json', 'utf8'));
 const answer = (part: string) => scenario.journey.find((j: { step: string }) => j.step.startsWith(part));
@@ -64,7 +78,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
 
   await page.getByRole('link', { name: 'New job on this engine' }).click();
   await page.getByRole('button', { name: 'Open the job' }).click();
-  await expect(page.locator('.phase')).toContainText('Data sheet confirmed');
+  await expect(stepInHand(page)).toHaveAccessibleName(holding('Data sheet confirmed'));
   await alive(page);
   for (const s of [
     'Data sheet confirmed',
@@ -78,7 +92,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
 
   await test.step('how flat the top is, and the depth to read at', async () => {
     const { out } = answer('how flat the top is').expect;
-    const way = await page.locator('.way').textContent();
+    const way = await page.getByRole('note', { name: 'How to read it' }).textContent();
     expect(way).toContain(`${out.dwellDeg.toFixed(1)}° about the top`);
     expect(way).toContain(`${out.recommended.dropMm.toFixed(2)} mm down (${out.recommended.angleDeg}° before)`);
     expect(way).toContain(`± ${(2 * out.recommended.uDeg).toFixed(2)}°`);
@@ -94,9 +108,9 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     const result = page.getByTestId('result');
     await expect(result).toContainText(`${want.out.tdcWheelDeg.toFixed(2)}°`);
     await expect(result).toContainText(`± ${(2 * want.out.uDeg).toFixed(2)}°`);
-    const middles = await page.locator('.read tbody tr td:nth-child(4)').allTextContents();
+    const middles = await readingsTable(page).locator('tbody tr td:nth-child(4)').allTextContents();
     expect(middles.map(number)).toEqual(want.out.perPair.map((p: { tdcWheelDeg: number }) => p.tdcWheelDeg));
-    await expect(page.locator('.read')).toContainText(`Spread of the pairs ${want.out.spreadDeg.toFixed(2)}°`);
+    await expect(readings(page)).toContainText(`Spread of the pairs ${want.out.spreadDeg.toFixed(2)}°`);
     await done(page, 'True TDC');
   });
 
@@ -126,8 +140,10 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
   await test.step('the crank is told which way and how far, from either end and in either school', async () => {
     const back = answer('the crank stands').expect.out;
     const plan = page.getByTestId('plan');
-    await expect(page.locator('.here b')).toHaveText(`${(back.steps[0].fromDeg - 360).toFixed(1)}° after overlap TDC`);
-    await expect(plan.locator('.big')).toHaveText(`${back.steps[0].degrees.toFixed(1)}°`);
+    await expect(page.getByRole('group', { name: 'Crank' }).locator('b')).toHaveText(
+      `${(back.steps[0].fromDeg - 360).toFixed(1)}° after overlap TDC`
+    );
+    await expect(degreesIn(plan)).toHaveText(`${back.steps[0].degrees.toFixed(1)}°`);
     await expect(plan).toContainText('Turn clockwise (seen from the front)');
     await expect(plan).toContainText('to 7° before');
     await page.getByText('If the mark is passed').click();
@@ -135,7 +151,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     await page.getByLabel('seen from the rear').check();
     const rear = answer('the same in the forward-only').expect.out;
     await expect(plan).toContainText('Turn anticlockwise (seen from the rear)');
-    await expect(plan.locator('.big')).toHaveText(`${rear.totalDeg.toFixed(1)}°`);
+    await expect(degreesIn(plan)).toHaveText(`${rear.totalDeg.toFixed(1)}°`);
     await page.getByLabel('seen from the front').check();
     await done(page, 'Crank to the reference');
   });
@@ -143,7 +159,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
   await test.step('every cylinder at 7 before', async () => {
     const { out } = answer('every cylinder').expect;
     await page.keyboard.press('k');
-    await expect(page.locator('.phase')).toContainText('Crank to the reference');
+    await expect(stepInHand(page)).toHaveAccessibleName(holding('Crank to the reference'));
     const rows = page.getByRole('table', { name: /Every cylinder/ }).locator('tbody tr');
     await expect(rows).toHaveCount(4);
     for (const [k, c] of out.cylinders.entries()) {
@@ -208,7 +224,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     await type(page, second.typed[0]);
     await expect(result).toContainText(`${second.expect.corrected.toFixed(2)}° before`);
     await expect(result).toContainText(`± ${(2 * second.expect.uDeg).toFixed(2)}°`);
-    await expect(result.locator('.in')).toHaveText('in');
+    await expect(result.getByText('in', { exact: true })).toBeVisible();
     await done(page, 'Initial timing by strobe');
   });
 

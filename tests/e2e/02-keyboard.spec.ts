@@ -1,4 +1,4 @@
-import { expect, open, test } from './support/bench.ts';
+import { expect, open, test, stepInHand, holding, lineOf, readings, degreesIn, jobRows } from './support/bench.ts';
 import { A, be, workshop } from './support/workshop.ts';
 
 /** No mouse: the job from opening to the strobe's verdict, by keys alone. */
@@ -7,18 +7,18 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
   const { engineId } = await workshop(['ida']);
   await be(context, 'ida', A);
   await open(page, '/');
-  const phase = page.locator('.phase');
+  const phase = stepInHand(page);
   const press = (key: string) => page.keyboard.press(key);
   const read = async (text: string) => {
     await page.keyboard.type(text, { delay: 4 });
     await press('Enter');
-    await expect(page.locator('#reading')).toHaveValue('');
+    await expect(lineOf(page)).toHaveValue('');
     await press('Escape');
   };
   const doneWith = async (title: string) => {
-    await expect(phase).toContainText(title);
+    await expect(phase).toHaveAccessibleName(holding(title));
     await press('d');
-    await expect(phase).not.toContainText(`· ${title}`);
+    await expect(phase).not.toHaveAccessibleName(holding(`· ${title}`));
   };
   /** Tab until the focus is on something with this name. */
   const tabTo = async (name: RegExp) => {
@@ -38,10 +38,10 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
 
   await press('/');
   await page.keyboard.type(engineId);
-  await expect(page.locator('a.row')).toHaveCount(1);
+  await expect(jobRows(page)).toHaveCount(1);
   await press('Escape');
   await press('j');
-  await expect(page.locator('.row:focus')).toBeVisible();
+  await expect(page.locator('a:focus')).toBeVisible();
   await press('/');
   await page.keyboard.type(engineId);
   await press('Enter');
@@ -61,14 +61,14 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
 
   await test.step('A amends the last reading with a reason', async () => {
     await press('a');
-    await expect(page.locator('#reading')).toHaveValue('11.6');
+    await expect(lineOf(page)).toHaveValue('11.6');
     await page.keyboard.type('11.5');
     await press('Enter');
     await page.keyboard.type('misread');
     await press('Enter');
     await press('Escape');
     await expect(page.getByTestId('result')).toContainText('357.33°');
-    await expect(page.locator('.read s')).toHaveText('11.6');
+    await expect(readings(page).locator('s')).toHaveText('11.6');
   });
 
   for (const t of ['True TDC', 'Mark judged', 'Probe out']) await doneWith(t);
@@ -80,13 +80,13 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
   await doneWith('Compression stroke');
 
   await test.step('the dial turns by arrow keys and the plan follows', async () => {
-    const figure = page.getByTestId('plan').locator('.big');
+    const figure = degreesIn(page.getByTestId('plan'));
     await expect(figure).toHaveText('338.8°');
     await page.getByRole('slider').focus();
     await press('Shift+ArrowRight');
     await expect(figure).toHaveText('328.8°');
     await press('Enter');
-    await expect(page.locator('.here')).toContainText('as turned on the dial');
+    await expect(page.getByRole('group', { name: 'Crank' })).toContainText('as turned on the dial');
     await press('u');
     await expect(figure).toHaveText('338.8°');
   });
@@ -127,7 +127,7 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
   await read('12.5b');
   await expect(page.getByTestId('housing')).toContainText('1.01 mm at the rim');
   await read('9.5b');
-  await expect(page.getByTestId('result').locator('.in')).toHaveText('in');
+  await expect(page.getByRole('group', { name: 'Result' }).getByText('in', { exact: true })).toBeVisible();
   await doneWith('Initial timing by strobe');
 });
 
@@ -138,9 +138,9 @@ test('? shows the keys of the view, and keys never fire while typing', async ({ 
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('amend the last reading');
   await page.keyboard.press('Escape');
-  await page.locator('#reading').focus();
+  await lineOf(page).focus();
   await page.keyboard.type('d');
-  await expect(page.locator('.phase')).toContainText('Data sheet confirmed');
+  await expect(stepInHand(page)).toHaveAccessibleName(holding('Data sheet confirmed'));
   await page.keyboard.press('Escape');
   await page.keyboard.press('g');
   await page.keyboard.press('f');

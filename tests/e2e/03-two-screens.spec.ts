@@ -1,4 +1,4 @@
-import { expect, open, test, type } from './support/bench.ts';
+import { expect, open, test, type, lineOf, readings, readingsTable, degreesIn } from './support/bench.ts';
 import { A, B, be, done, foundTdc, say, toTdc, workshop } from './support/workshop.ts';
 
 test('two people at two servers see each other’s readings within a second', async ({ browser }) => {
@@ -14,17 +14,17 @@ test('two people at two servers see each other’s readings within a second', as
   await open(q, `/jobs/${jobId}`);
   // the live line is up once the other side has heard something
   await type(p, '1.8');
-  await expect(q.locator('.read')).toContainText('1.8 mm');
+  await expect(readings(q)).toContainText('1.8 mm');
 
   for (const text of ['342.5', '11.5', '343.5', '12']) {
-    const row = q.locator('.read tbody');
+    const row = readingsTable(q);
     await p.locator('#main').focus();
     await p.keyboard.type(text);
     await p.keyboard.press('Enter');
     await expect(row).toContainText(`${Number(text).toFixed(text.includes('.') ? 1 : 0)}°`, { timeout: 1000 });
   }
   await type(q, '343');
-  await expect(p.locator('.read tbody')).toContainText('343°');
+  await expect(readingsTable(p)).toContainText('343°');
   expect(await q.getByTestId('result').textContent()).toBe(await p.getByTestId('result').textContent());
 
   await test.step('the floor follows too', async () => {
@@ -51,16 +51,16 @@ test('of two people amending one reading the second is told, and what he typed i
   await open(q, `/jobs/${jobId}`);
   const amend = async (page: typeof p, text: string) => {
     await page.getByRole('button', { name: /^342\.5°.*Amend/ }).click();
-    await page.locator('#reading').fill(text);
+    await lineOf(page).fill(text);
     await page.keyboard.press('Enter');
-    await page.locator('#reading').fill('misread');
+    await lineOf(page).fill('misread');
   };
   await amend(p, '342');
   await amend(q, '343.5');
   // both hold the same state of the reading; hold back the news to the second
   await q.route('**/events?after=*', (r) => r.abort());
   await p.keyboard.press('Enter');
-  await expect(p.locator('.read tbody')).toContainText('342°');
+  await expect(readingsTable(p)).toContainText('342°');
   await q.keyboard.press('Enter');
   await expect(q.getByRole('alert').first()).toContainText('ida has just amended this reading to 342');
   await q.unroute('**/events?after=*');
@@ -70,11 +70,11 @@ test('of two people amending one reading the second is told, and what he typed i
   await expect(kept).toContainText('was not taken');
   await expect(kept).toContainText('ida has just amended this reading to 342');
   await kept.getByRole('button', { name: 'Put it back on the line' }).click();
-  await expect(q.locator('#reading')).toHaveValue('343.5');
+  await expect(lineOf(q)).toHaveValue('343.5');
   await q.keyboard.press('Escape');
   await kept.getByRole('button', { name: 'Drop it' }).click();
   await expect(kept).toHaveCount(0);
-  await expect(q.locator('.read tbody')).toContainText('342°');
+  await expect(readingsTable(q)).toContainText('342°');
   await one.close();
   await two.close();
 });
@@ -96,7 +96,7 @@ test('the helper at the crank sees the turn across the bay, live', async ({ brow
   const helper = await (await browser.newContext({ baseURL: B, viewport: { width: 390, height: 780 } })).newPage();
   await open(helper, `/bay/${jobId.slice(0, 6)}`);
   await expect(helper.getByRole('heading', { level: 1 })).toContainText('Turn clockwise');
-  await expect(helper.locator('.figure')).toHaveText('338.8°');
+  await expect(degreesIn(helper.getByRole('main'))).toHaveText('338.8°');
   await say(one.request, A, jobId, {
     kind: 'reading',
     step: 'ref',
@@ -106,8 +106,8 @@ test('the helper at the crank sees the turn across the bay, live', async ({ brow
     defaultUnit: 'deg',
     gaugeId: 'wheel'
   });
-  await expect(helper.locator('.figure')).toHaveText('9.8°');
-  await expect(helper.locator('.say')).toContainText('slower');
+  await expect(degreesIn(helper.getByRole('main'))).toHaveText('9.8°');
+  await expect(helper.getByRole('main')).toContainText('slower');
   await one.close();
   await helper.context().close();
 });

@@ -1,5 +1,5 @@
 import pg from 'pg';
-import { alive, expect, open, test, type } from './support/bench.ts';
+import { alive, expect, open, test, type, lineOf, readings, readingsTable } from './support/bench.ts';
 import { A, be, depth, foundTdc, say, toTdc, wheel, workshop } from './support/workshop.ts';
 
 test.beforeEach(({ context }) => be(context, 'ida', A));
@@ -13,7 +13,7 @@ test('a unit of something else, an impossible depth and a far reading are asked 
   await say(context.request, A, jobId, ...toTdc);
   void request;
   await open(page, `/jobs/${jobId}`);
-  const line = page.locator('#reading');
+  const line = lineOf(page);
   const means = page.locator('#meaning');
   await page.keyboard.type('18 kPa');
   await expect(means).toContainText('kPa is not a unit of length. Use mm, in, thou.');
@@ -26,7 +26,7 @@ test('a unit of something else, an impossible depth and a far reading are asked 
   await line.fill('70.9 thou');
   await expect(means).toContainText('70.9 thou (1.801 mm)');
   await page.keyboard.press('Enter');
-  await expect(page.locator('.read')).toContainText('70.9 thou (1.801 mm)');
+  await expect(readings(page)).toContainText('70.9 thou (1.801 mm)');
   await type(page, '342.5');
   await type(page, '11.5');
   await page.keyboard.type('300');
@@ -34,7 +34,7 @@ test('a unit of something else, an impossible depth and a far reading are asked 
   await expect(means).toContainText('42.5° from the other readings of this side');
   await page.keyboard.press('Enter');
   await expect(line).toHaveValue('');
-  await expect(page.locator('.read tbody')).toContainText('300°');
+  await expect(readingsTable(page)).toContainText('300°');
 });
 
 test('before and after swapped: the pair is named and swapped back with one press', async ({ page, context }) => {
@@ -52,13 +52,11 @@ test('before and after swapped: the pair is named and swapped back with one pres
   );
   await open(page, `/jobs/${jobId}`);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('One pair looks swapped: look at it first');
-  await expect(page.locator('.read')).toContainText(
-    'In pair 2 the wheel goes from 12° before the top to 343.5° after it'
-  );
+  await expect(readings(page)).toContainText('In pair 2 the wheel goes from 12° before the top to 343.5° after it');
   await page.getByRole('button', { name: 'Swap the two' }).click();
-  await expect(page.locator('.read')).not.toContainText('In pair 2');
-  await expect(page.locator('.read tbody tr').nth(1).locator('td').nth(3)).toHaveText('357.75°');
-  await expect(page.locator('.unsent')).toHaveCount(0);
+  await expect(readings(page)).not.toContainText('In pair 2');
+  await expect(readingsTable(page).locator('tbody tr').nth(1).locator('td').nth(3)).toHaveText('357.75°');
+  await expect(page.getByRole('button', { name: /unsent/ })).toHaveCount(0);
 });
 
 test('a step without its readings says what is missing', async ({ page, context }) => {
@@ -113,7 +111,9 @@ test('too close to call is a state with what to do about it', async ({ page, con
     'Too close to call: read it once more without turning the housing'
   );
   await expect(page.getByTestId('result')).toContainText('too close to call');
-  await expect(page.locator('.help')).toContainText('Most of the doubt comes from this reading');
+  await expect(page.getByRole('note', { name: 'What it rests on' })).toContainText(
+    'Most of the doubt comes from this reading'
+  );
 });
 
 test('the server gone in the middle: the reading stays as unsent, survives a reload, is retried, and lands once', async ({
@@ -136,7 +136,7 @@ test('the server gone in the middle: the reading stays as unsent, survives a rel
     await page.locator('#main').focus();
     await page.keyboard.type('342.5');
     await page.keyboard.press('Enter');
-    await expect(page.locator('.read tbody')).toContainText(/342\.5°\s*unsent/);
+    await expect(readingsTable(page)).toContainText(/342\.5°\s*unsent/);
     await expect(page.getByRole('button', { name: /1 unsent, trying again/ })).toBeVisible();
     await expect(page.getByRole('alert')).toContainText('does not answer');
     const other = await context.newPage();
@@ -146,8 +146,8 @@ test('the server gone in the middle: the reading stays as unsent, survives a rel
   } finally {
     await c.query(`ALTER DATABASE ${name} ALLOW_CONNECTIONS true`);
   }
-  await expect(page.locator('.read tbody')).not.toContainText('unsent', { timeout: 15_000 });
-  await expect(page.locator('.read tbody')).toContainText('342.5°');
+  await expect(readingsTable(page)).not.toContainText('unsent', { timeout: 15_000 });
+  await expect(readingsTable(page)).toContainText('342.5°');
   await c.end();
   const d = new pg.Client({ connectionString: process.env.E2E_DATABASE_URL });
   await d.connect();
@@ -156,7 +156,7 @@ test('the server gone in the middle: the reading stays as unsent, survives a rel
   expect(rows[0].n).toBe(1);
   await page.reload();
   await alive(page);
-  await expect(page.locator('.read tbody')).toContainText('342.5°');
+  await expect(readingsTable(page)).toContainText('342.5°');
 });
 
 test('a reload while unsent keeps the reading', async ({ page, context }) => {
@@ -167,12 +167,12 @@ test('a reload while unsent keeps the reading', async ({ page, context }) => {
   await page.locator('#main').focus();
   await page.keyboard.type('341.5');
   await page.keyboard.press('Enter');
-  await expect(page.locator('.read tbody')).toContainText(/341\.5°\s*unsent/);
+  await expect(readingsTable(page)).toContainText(/341\.5°\s*unsent/);
   await page.unroute('**/events');
   await page.reload();
   await alive(page);
-  await expect(page.locator('.read tbody')).toContainText('341.5°');
-  await expect(page.locator('.read tbody')).not.toContainText('unsent');
+  await expect(readingsTable(page)).toContainText('341.5°');
+  await expect(readingsTable(page)).not.toContainText('unsent');
 });
 
 test.describe('over HTTP', () => {

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, open, test } from './support/bench.ts';
+import { expect, open, test, jobRows } from './support/bench.ts';
 import { be, DEMO } from './support/workshop.ts';
 
 test.use({ baseURL: DEMO });
@@ -9,16 +9,19 @@ test.beforeEach(({ context }) => be(context, 'ines-farrow', DEMO));
 async function views(page: import('@playwright/test').Page): Promise<{ name: string; path: string }[]> {
   await open(page, '/');
   // one job of each run sheet and engine state: the first of a kind stands for the others
-  const all = await page
-    .locator('a.row')
-    .evaluateAll((rows) =>
-      rows.map((a) => ({ href: a.getAttribute('href')!, sheet: a.textContent!.split('·')[1] ?? '' }))
-    );
+  const all = await jobRows(page).evaluateAll((rows) =>
+    rows.map((a) => ({ href: a.getAttribute('href')!, sheet: a.textContent!.split('·')[1] ?? '' }))
+  );
   const jobs = all
     .filter((r, k) => all.findIndex((x) => x.sheet.slice(0, 14) === r.sheet.slice(0, 14)) === k)
     .map((r) => r.href);
   await open(page, '/engines/lock-4-pump');
-  const closed = await page.locator('aside li a').first().getAttribute('href');
+  const closed = await page
+    .getByRole('complementary')
+    .getByRole('listitem')
+    .getByRole('link')
+    .first()
+    .getAttribute('href');
   return [
     { name: 'floor', path: '/' },
     { name: 'engines', path: '/engines' },
@@ -70,7 +73,11 @@ test('axe finds nothing on any kind of step of any run sheet', async ({ page }) 
   );
   for (const engine of ['lock-4-pump', 'ropeway-winch']) {
     await open(page, `/engines/${engine}`);
-    const jobs = await page.locator('aside li a').evaluateAll((all) => all.map((a) => a.getAttribute('href')!));
+    const jobs = await page
+      .getByRole('complementary')
+      .getByRole('listitem')
+      .getByRole('link')
+      .evaluateAll((all) => all.map((a) => a.getAttribute('href')!));
     for (const job of jobs.filter((j) => !j.endsWith('/card'))) {
       if (wanted.size === 0) break;
       // from the step in hand up to the first, then from there down to the last
@@ -78,10 +85,10 @@ test('axe finds nothing on any kind of step of any run sheet', async ({ page }) 
         await open(page, job);
         let last = '';
         for (let k = 0; k < 50 && wanted.size > 0; k++) {
-          const title = (await page.locator('.phase').textContent())!;
+          const title = (await page.locator('#step-in-hand').textContent())!;
           if (title === last) break;
           last = title;
-          const kind = (await page.locator('.surface').getAttribute('data-surface'))!;
+          const kind = (await page.locator('[data-surface]').getAttribute('data-surface'))!;
           if (wanted.has(kind)) {
             await page.waitForTimeout(150);
             expect([title, kind, await violations(page)]).toEqual([title, kind, []]);
@@ -130,17 +137,17 @@ test('targets are large enough for a gloved finger, text is never under 12.5 px'
 
 test('inches where inches are chosen, dim where dim is chosen, and both are remembered', async ({ page }) => {
   await open(page, '/');
-  const lock4 = page.locator('a.row', { hasText: 'Lock 4 pump' }).filter({ hasText: 'fit distributor' });
+  const lock4 = jobRows(page).filter({ hasText: 'Lock 4 pump' }).filter({ hasText: 'fit distributor' });
   await lock4.click();
-  await expect(page.locator('.way')).toContainText('1.80 mm down');
+  await expect(page.getByRole('note', { name: 'How to read it' })).toContainText('1.80 mm down');
   await page.getByRole('banner').getByRole('button').first().click();
   await page.getByLabel('Lengths').selectOption('in');
-  await expect(page.locator('.way')).toContainText('0.0709 in down');
+  await expect(page.getByRole('note', { name: 'How to read it' })).toContainText('0.0709 in down');
   await page.getByLabel('Light').selectOption('dim');
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dim');
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dim');
-  await expect(page.locator('.way')).toContainText('0.0709 in down');
+  await expect(page.getByRole('note', { name: 'How to read it' })).toContainText('0.0709 in down');
 });
 
 test('nothing moves by itself when the system asks for calm, and little does otherwise', async ({ page }) => {
@@ -164,7 +171,7 @@ test('the job view sends at most 100 kB of compressed script and no chart librar
     if (scripts.has(e.requestId)) bytes += e.encodedDataLength;
   });
   await open(page, '/');
-  const job = await page.locator('a.row').first().getAttribute('href');
+  const job = await jobRows(page).first().getAttribute('href');
   bytes = 0;
   await cdp.send('Network.clearBrowserCache');
   await open(page, job!);

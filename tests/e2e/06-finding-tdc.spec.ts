@@ -1,4 +1,4 @@
-import { expect, open, test, type } from './support/bench.ts';
+import { expect, open, test, type, lineOf, degreesIn } from './support/bench.ts';
 import { strokes } from './support/pdf.ts';
 import { be, DEMO } from './support/workshop.ts';
 
@@ -21,7 +21,7 @@ async function openJob(page: import('@playwright/test').Page, engine: string, do
 }
 const choose = async (page: import('@playwright/test').Page, name: RegExp) => {
   await page.getByText('How true TDC is found').click();
-  await page.locator('.methods').getByRole('button', { name }).click();
+  await page.getByRole('group', { name: 'How true TDC is found' }).getByRole('button', { name }).click();
 };
 const head = (page: import('@playwright/test').Page) => page.getByRole('heading', { level: 1 });
 
@@ -30,7 +30,8 @@ test('each way shows what it would reach before the work starts, and which is th
 }) => {
   await openJob(page, 'Lock 4 pump');
   await page.getByText('How true TDC is found').click();
-  const row = (name: RegExp) => page.locator('.methods').getByRole('button', { name });
+  const row = (name: RegExp) =>
+    page.getByRole('group', { name: 'How true TDC is found' }).getByRole('button', { name });
   await expect(row(/^highest point/)).toContainText('± 1.78°');
   await expect(row(/^highest point/)).toContainText('too coarse for ± 0.5°');
   await expect(row(/^rod through/)).toContainText('± 12.28°');
@@ -52,17 +53,17 @@ test('two-sided by dial: the third pair settles it, and the ring is found to hav
   await page.keyboard.press('d');
   await open(page, '/engines/lock-4-pump');
   await expect(page.getByRole('heading', { name: 'The ring creeps: 2.2° earlier since 8 Apr 2024' })).toBeVisible();
-  await expect(page.locator('.chart')).toHaveAttribute('data-ready', 'true');
+  await expect(page.locator('[data-ready]')).toHaveAttribute('data-ready', 'true');
   await expect(page.getByRole('row', { name: /24 Nov 2026/ })).toContainText('+1.08°, moved');
 });
 
 test('trusting the mark takes it as the earlier job found it, and says what that is worth', async ({ page }) => {
   await openJob(page, 'Lock 4 pump');
-  for (let k = 0; k < 12 && !(await page.locator('.phase').textContent())!.includes('True TDC'); k++)
+  for (let k = 0; k < 12 && !(await page.locator('#step-in-hand').textContent())!.includes('True TDC'); k++)
     await page.keyboard.press('k');
   await choose(page, /trust the mark/);
   await expect(page.getByTestId('result')).toContainText('358.42°');
-  await expect(page.locator('.help')).toContainText(
+  await expect(page.getByRole('note', { name: 'What it rests on' })).toContainText(
     'As the job of 19 May 2025 found the mark. Nothing proves that it has not moved since.'
   );
   await page.keyboard.press('u');
@@ -75,49 +76,53 @@ test('positive stop, on an engine that runs anticlockwise and must not be turned
   await expect(
     page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Piston stop in: no starter, no force')
   ).toBeVisible();
-  await expect(page.locator('.state .next')).toContainText('Turn anticlockwise (seen from the front)');
+  await expect(page.getByRole('group', { name: 'How to turn' })).toContainText(
+    'Turn anticlockwise (seen from the front)'
+  );
   await type(page, '338.5 b');
   await type(page, '21.5 a');
   await expect(page.getByTestId('result')).toContainText('0.00°');
   await expect(page.getByTestId('result')).toContainText('± 0.29°');
-  await expect(page.getByTestId('result').locator('.in')).toHaveText('in');
+  await expect(page.getByRole('group', { name: 'Result' }).getByText('in', { exact: true })).toBeVisible();
 });
 
 test('many readings by least squares: the reading with the missed turn is thrown out and drawn so', async ({
   page
 }) => {
   await openJob(page, 'Dredger Otter');
-  await expect(page.locator('.chart')).toHaveAttribute('data-ready', 'true');
+  await expect(page.locator('[data-ready]')).toHaveAttribute('data-ready', 'true');
   // fitted apart from this code without reading 7: 1.2049°, u 0.0785°, scatter 6 µm
   await expect(page.getByTestId('result')).toContainText('1.20°');
   await expect(page.getByTestId('result')).toContainText('± 0.16°');
-  await expect(page.locator('.help')).toContainText('Scatter about the curve 6 µm, 1 reading thrown out');
+  await expect(page.getByRole('note', { name: 'What it rests on' })).toContainText(
+    'Scatter about the curve 6 µm, 1 reading thrown out'
+  );
   await expect(page.getByRole('row', { name: /^7 31°/ })).toContainText('thrown out');
   await expect(page.getByRole('row', { name: /^6 21°/ })).not.toContainText('thrown out');
   await page.getByRole('button', { name: /13\.18 mm.*Amend/ }).click();
-  await page.locator('#reading').fill('14.18');
+  await lineOf(page).fill('14.18');
   await page.keyboard.press('Enter');
-  await page.locator('#reading').fill('a turn of the pointer missed');
+  await lineOf(page).fill('a turn of the pointer missed');
   await page.keyboard.press('Enter');
-  await expect(page.locator('.help')).not.toContainText('thrown out');
+  await expect(page.getByRole('note', { name: 'What it rests on' })).not.toContainText('thrown out');
 });
 
 test('highest point and rod: the flat top is said, and what it leaves open', async ({ page }) => {
   await openJob(page, 'Stone saw');
   await expect(head(page)).toHaveText('True TDC is where the wheel reads 1.75°, give or take the flat top');
   await expect(page.getByTestId('result')).toContainText('± 2.35°');
-  await expect(page.locator('.way')).toContainText('This dial sees nothing move over');
+  await expect(page.getByRole('note', { name: 'How to read it' })).toContainText('This dial sees nothing move over');
   await choose(page, /rod through/);
   await expect(page.getByTestId('result')).toContainText('± 12.58°');
-  await expect(page.locator('.help')).toContainText('A rough guide');
+  await expect(page.getByRole('note', { name: 'What it rests on' })).toContainText('A rough guide');
   await page.keyboard.press('u');
 });
 
 test('a two-stroke has one lap, and the crank is led to true TDC for the new zero', async ({ page }) => {
   await openJob(page, 'Fire pump');
   await expect(page.getByRole('slider')).toHaveAttribute('aria-valuemax', '360');
-  await expect(page.locator('.here b')).toHaveText('15.0° after TDC');
-  await expect(page.locator('.state .next p').last()).toContainText('to true TDC');
+  await expect(page.getByRole('group', { name: 'Crank' }).locator('b')).toHaveText('15.0° after TDC');
+  await expect(page.getByRole('group', { name: 'How to turn' }).locator('p').last()).toContainText('to true TDC');
   await expect(page.getByRole('complementary', { name: 'Where the engine is' })).not.toContainText('Both TDCs');
   // mark 0.5 late on a rim of 240 mm
   await expect(page.getByRole('main')).toContainText('1.05 mm along the rim before the old mark');
@@ -130,16 +135,16 @@ test('a two-stroke has one lap, and the crank is led to true TDC for the new zer
 test('the plan follows a dragged dial, and passing the target leads on by the school chosen', async ({ page }) => {
   await openJob(page, 'Ropeway winch');
   const plan = page.getByTestId('plan');
-  await expect(plan.locator('.big').first()).toHaveText('33.8°');
+  await expect(degreesIn(plan).first()).toHaveText('33.8°');
   await type(page, '358');
   await expect(page.getByTestId('passed')).toHaveText(
     'You are 5.7° past it. Do not step back onto it: go back 17.7°, well beyond all slack, then come forward 12.0°.'
   );
-  await expect(plan.locator('.big')).toHaveText(['17.7°', '12.0°']);
+  await expect(degreesIn(plan)).toHaveText(['17.7°', '12.0°']);
   await page.getByText('If the mark is passed').click();
   await page.getByRole('button', { name: /forward only/ }).click();
   await expect(page.getByTestId('passed')).toContainText('go on forward and round again');
-  await expect(plan.locator('.big')).toHaveText('714.3°');
+  await expect(degreesIn(plan)).toHaveText('714.3°');
   await expect(plan).toContainText('past the overlap TDC, where the mark comes up too: not that one');
   const dial = (await page.getByRole('slider').boundingBox())!;
   const at = (deg: number) =>
@@ -150,11 +155,11 @@ test('the plan follows a dragged dial, and passing the target leads on by the sc
   await page.mouse.move(...at(-2.3));
   await page.mouse.down();
   for (let d = -2; d >= -60; d -= 4) await page.mouse.move(...at(d));
-  const held = Number((await plan.locator('.big').first().textContent())!.replace('°', ''));
+  const held = Number((await degreesIn(plan).first().textContent())!.replace('°', ''));
   expect(held).toBeGreaterThan(40);
   expect(held).toBeLessThan(60);
   await page.mouse.up();
-  await expect(page.locator('.here')).toContainText('as turned on the dial');
+  await expect(page.getByRole('group', { name: 'Crank' })).toContainText('as turned on the dial');
   await page.keyboard.press('u');
 });
 

@@ -1,6 +1,6 @@
 import scenario from '../scenarios/pedestal-drive.json' with { type: 'json' };
 import { PEDESTAL_SHEET } from '../support/scenario-sheets.ts';
-import { done, expect, number, open, test, type } from './support/bench.ts';
+import { done, expect, number, open, test, type, stepInHand, holding } from './support/bench.ts';
 import { A, B, be, depth, done as finished, say, wheel, workshop } from './support/workshop.ts';
 
 /**
@@ -95,7 +95,8 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
     await type(page, String(e.depthToDriveMm));
     await type(page, String(e.featureOffsetMm));
     const want = out('stack.engagement');
-    const row = (name: string) => page.locator('.lines').getByRole('row', { name });
+    const row = (name: string) =>
+      page.getByRole('table', { name: /What the stack comes to/ }).getByRole('row', { name });
     await expect(row('Oil-pump drive engaged')).toContainText(Number(want.engagementMm).toFixed(3));
     await expect(row('Left before it bottoms')).toContainText(Number(want.clearanceMm).toFixed(3));
     await page.getByLabel('gasket in').uncheck();
@@ -111,7 +112,7 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
   await test.step('the crank is brought to the reference', async () => {
     await say(api, A, jobId, ...finished('plugs', 'wheel'), ...crank, ...finished('tdc', 'probe-out'));
     await say(api, A, jobId, ...strokeKnown, ...finished('stroke', 'ref'));
-    await expect(page.locator('.phase')).toContainText('Tooth and tower chosen');
+    await expect(stepInHand(page)).toHaveAccessibleName(holding('Tooth and tower chosen'));
   });
 
   await test.step('the tooth with room to adjust, and what its rivals would cost', async () => {
@@ -154,8 +155,8 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
     await type(page, String(want.crankToDropDeg));
     await done(page, 'Oil-pump drive made to fall in');
     // counted on from the drop, the crank is not lost
-    await expect(page.locator('.phase')).toContainText('Crank back to the reference');
-    await expect(page.locator('.here b')).toHaveText('43.0° before overlap TDC');
+    await expect(stepInHand(page)).toHaveAccessibleName(holding('Crank back to the reference'));
+    await expect(page.getByRole('group', { name: 'Crank' }).locator('b')).toHaveText('43.0° before overlap TDC');
     await done(page, 'Crank back to the reference');
     await type(page, '171');
     await expect(head(page)).toContainText('Right tooth');
@@ -285,7 +286,7 @@ test('a different distributor with a blocked housing: another tooth and tower, c
     ...strokeKnown,
     ...finished('stroke', 'ref')
   );
-  await expect(page.locator('.phase')).toContainText('Witness marks made');
+  await expect(stepInHand(page)).toHaveAccessibleName(holding('Witness marks made'));
   await type(page, '68');
   await type(page, '28');
   await done(page, 'Witness marks made');
@@ -317,7 +318,7 @@ test('a different distributor with a blocked housing: another tooth and tower, c
   );
 
   await test.step('where the old one stood, the housing meets an obstacle', async () => {
-    await expect(page.locator('.phase')).toContainText('Tooth and tower chosen');
+    await expect(stepInHand(page)).toHaveAccessibleName(holding('Tooth and tower chosen'));
     // the rotor's mark stands for the place: only the arc is read. Free from 255 to 352, clockwise
     await page.getByRole('button', { name: 'datum free from' }).click();
     await page.keyboard.type('255');
@@ -358,7 +359,7 @@ test('leads traced tower by tower: half a cycle out is named, and put right', as
   await type(page, '14');
   await done(page, 'Witness marks made');
   await say(context.request, A, jobId, ...finished('out', 'pump-shaft', 'cover', 'hold', 'seal', 'lead', 'in', 'seat'));
-  await expect(page.locator('.phase')).toContainText('Both witness marks matched');
+  await expect(stepInHand(page)).toHaveAccessibleName(holding('Both witness marks matched'));
   await type(page, '203');
   await expect(head(page)).toContainText('one tooth out, lift and move anticlockwise');
   await page.keyboard.press('d');
@@ -369,7 +370,7 @@ test('leads traced tower by tower: half a cycle out is named, and put right', as
   await expect(head(page)).toContainText('on its mark');
   await done(page, 'Both witness marks matched');
   await say(context.request, A, jobId, ...finished('snug', 'cap'));
-  await expect(page.locator('.phase')).toContainText('Leads traced');
+  await expect(stepInHand(page)).toHaveAccessibleName(holding('Leads traced'));
   for (const c of ['4', '2', '1', '3']) await type(page, c);
   await expect(page.getByTestId('miswire')).toContainText('half a cycle out');
   for (const c of ['1', '3', '4', '2']) await type(page, c);

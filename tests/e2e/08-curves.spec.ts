@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import scenario from '../scenarios/recurve.json' with { type: 'json' };
 import { RECURVE_SHEET } from '../support/scenario-sheets.ts';
-import { alive, done, expect, number, open, test, type, workAs } from './support/bench.ts';
+import { alive, done, expect, number, open, test, type, workAs, stepInHand, holding } from './support/bench.ts';
 import { A, be, DEMO, depth, done as finished, say, wheel, workshop } from './support/workshop.ts';
 
 /**
@@ -74,9 +74,13 @@ test('static timing by two methods, to a closed verdict', async ({ page, context
   );
 
   await test.step('by lamp: the mean of three, its doubt and where it comes from', async () => {
-    await expect(page.locator('.phase')).toContainText('Housing to the firing point');
-    await expect(page.locator('.school summary')).toContainText('contacts just opening, by lamp or meter');
-    await expect(page.locator('.school summary')).toContainText('the data sheet names contacts');
+    await expect(stepInHand(page)).toHaveAccessibleName(holding('Housing to the firing point'));
+    await expect(page.getByRole('group', { name: 'How the firing point is seen' }).locator('summary')).toContainText(
+      'contacts just opening, by lamp or meter'
+    );
+    await expect(page.getByRole('group', { name: 'How the firing point is seen' }).locator('summary')).toContainText(
+      'the data sheet names contacts'
+    );
     // the mark stands 2° early: 358° is the middle of 343.5 and 12.5
     await type(page, '12b');
     for (const t of ['12.5b', '12b']) {
@@ -92,7 +96,7 @@ test('static timing by two methods, to a closed verdict', async ({ page, context
     await expect(page.getByTestId('result')).toContainText('in');
   });
   await test.step('by the spark: with its caution, and the two compared', async () => {
-    await page.locator('.school summary').click();
+    await page.getByRole('group', { name: 'How the firing point is seen' }).locator('summary').click();
     await page.getByRole('button', { name: /spark seen by the strobe/ }).click();
     await expect(page.getByText('Ignition on with the engine at rest: high voltage.')).toBeVisible();
     await expect(page.getByRole('main')).toContainText('No reading yet');
@@ -107,7 +111,7 @@ test('static timing by two methods, to a closed verdict', async ({ page, context
   });
   await test.step('a bias is offered as the choice it is', async () => {
     await expect(head(page)).toContainText('The exact setting is kept');
-    await page.locator('.school summary').click();
+    await page.getByRole('group', { name: 'How the firing point is seen' }).locator('summary').click();
     await page.getByRole('button', { name: /^a little early/ }).click();
     // rotor anticlockwise: early is clockwise
     await expect(head(page)).toContainText(
@@ -136,7 +140,7 @@ test('a lazy curve, brought in from a file, is diagnosed; a bad line is named an
   });
   await say(context.request, A, jobId, ...finished('strobe'));
   await open(page, `${A}/jobs/${jobId}`);
-  await expect(page.locator('.phase')).toContainText('Curve swept');
+  await expect(stepInHand(page)).toHaveAccessibleName(holding('Curve swept'));
   const rows = [...inputs.up.map((p) => [...p, 'up']), ...inputs.down.map((p) => [...p, 'down'])];
   const file = (lines: string[]) => ({
     name: 'sweep.csv',
@@ -385,7 +389,7 @@ test('the curves of the workshop: what is out is named, the map and the circle a
   await page.getByRole('button', { name: 'back to the search’s pick' }).click();
   await expect(page.getByRole('main')).not.toContainText('not measured, carried on');
   // the measured points are walked with the arrow keys and said
-  await page.locator('.chart').focus();
+  await page.locator('[data-ready]').focus();
   for (let k = 0; k < 3; k++) await page.keyboard.press('ArrowRight');
   await expect(page.getByText('Point 3 of 21, going up: 1,200 rpm, 9.8 degrees')).toBeAttached();
   await page.getByRole('button', { name: 'Load map' }).click();

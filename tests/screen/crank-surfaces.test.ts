@@ -105,7 +105,7 @@ describe('true TDC by other ways', () => {
     const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log] });
     on.at('tdc');
     const { container: page } = render(TdcMethods, { session: on.session, line: on.line });
-    const ways = [...page.querySelectorAll('.options button')];
+    const ways = [...page.querySelectorAll('details[aria-label="How true TDC is found"] button')];
     expect(ways.filter((w) => plain(w).includes('cheapest that is enough')).length).toBe(1);
     const highest = ways.find((w) => plain(w).startsWith('highest point'))!;
     expect(plain(highest)).toMatch(/✕ too coarse for ± 0\.5°/);

@@ -148,11 +148,21 @@ describe('an engine', () => {
 
 describe('the curves', () => {
   it('list the engines that have limits or a sweep, with the newest', async () => {
-    const all = await curveEngines();
+    const { engines: all, total, out, names } = await curveEngines(1);
+    expect(total).toBe(all.length);
+    expect(names).toEqual(
+      all
+        .filter((e) => e.verdict === 'out')
+        .map((e) => e.name)
+        .slice(0, 3)
+    );
+    expect(all.slice(0, out).every((e) => e.verdict === 'out')).toBe(true);
     const winch = all.find((e) => e.id === 'ropeway-winch')!;
     expect(winch.jobId).not.toBeNull();
     expect(winch.value).toBeGreaterThan(20);
-    expect(all.map((e) => e.name)).toEqual(all.map((e) => e.name).sort());
+    const rest = all.slice(out).map((e) => e.name);
+    expect(rest).toEqual([...rest].sort());
+    expect((await curveEngines(2)).engines).toEqual([]);
   });
   it('of one engine are drawn from its newest sweep, with the tray beside it', async () => {
     const page = await curvePage('ropeway-winch');

@@ -9,11 +9,12 @@ import { getPool } from '$lib/server/db/pool.ts';
 import { append } from '$lib/server/jobs/append.ts';
 import { derive, derivedSettled, rebuild } from '$lib/server/jobs/derive.ts';
 import { logOf } from '$lib/server/repositories/events.ts';
+import { LIST_PAGE } from '$lib/server/find.ts';
 import { CORE_VERSION } from '$lib/server/core-version.ts';
 import { floorRows } from '$lib/server/repositories/jobs.ts';
 import { freshDatabase, smallWorkshop } from './support.ts';
 
-const floor = () => floorRows(CORE_VERSION, { who: null, words: [], sheets: [] }, 0);
+const floor = () => floorRows(CORE_VERSION, { who: null, words: [], sheets: [] }, 0, LIST_PAGE);
 
 let away: () => Promise<void>;
 let by: Person;

@@ -1,17 +1,17 @@
 <script lang="ts">
   import Frame from '$lib/ui/primitives/Frame.svelte';
+  import Pages from '$lib/ui/primitives/Pages.svelte';
   import Verdict from '$lib/ui/primitives/Verdict.svelte';
   import { dateText } from '$lib/reader/dates.ts';
   import { formatSpeed } from '$core/units/format.ts';
 
   let { data } = $props();
   type Fit = { startRpm: number; fullRpm: number; worst: { rpm: number; byDeg: number } | null } | null;
-  const out = $derived(data.engines.filter((e) => e.verdict === 'out'));
   const headline = $derived(
-    data.engines.length === 0
+    data.total === 0
       ? 'No engine has a curve yet'
-      : out.length
-        ? `Out of its limits: ${out.map((e) => e.name).join(', ')}`
+      : data.out
+        ? `Out of its limits: ${data.names.join(', ')}${data.out > data.names.length ? ` and ${data.out - data.names.length} more` : ''}`
         : 'Every measured curve is in its limits or too close to call'
   );
 </script>
@@ -20,7 +20,7 @@
 <Frame>
   <main id="main">
     <h1>{headline}</h1>
-    {#if data.engines.length === 0}
+    {#if data.total === 0}
       <p>
         Enter the limits of its timing on an <a href="/engines">engine’s data sheet</a>, then open a job “Verify timing
         and curve with the strobe” or “Recurve the advance” from the <a href="/jobs/new">floor</a>.
@@ -58,6 +58,7 @@
           {/each}
         </tbody>
       </table>
+      <Pages of="the curves" page={data.page} pages={data.pages} />
     {/if}
   </main>
 </Frame>

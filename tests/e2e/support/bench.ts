@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 
 /** Pages that fail the test on any error in the console, and a `goto` that waits until the page is alive. */
 export const test = base.extend<{ quiet: void }>({
@@ -50,15 +50,28 @@ export async function type(page: Page, text: string): Promise<void> {
   await page.locator('#main').focus();
   await page.keyboard.type(text, { delay: 4 });
   await page.keyboard.press('Enter');
-  await expect(page.locator('#reading')).toHaveValue('');
+  await expect(lineOf(page)).toHaveValue('');
 }
 
 /** Marks the step in hand as done and waits for the next. */
 export async function done(page: Page, title: string): Promise<void> {
-  await expect(page.locator('.phase')).toContainText(title);
+  await expect(stepInHand(page)).toHaveAccessibleName(holding(title));
   await page.getByRole('button', { name: 'Done D' }).click();
-  await expect(page.locator('.phase')).not.toContainText(`· ${title}`);
+  await expect(stepInHand(page)).not.toHaveAccessibleName(holding(`· ${title}`));
 }
+
+/** The work: it is called by its phase and the step in hand. */
+export const stepInHand = (page: Page) => page.getByRole('main');
+/** What a name of the work says when this is in it. */
+export const holding = (text: string) => new RegExp(text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));
+export const lineOf = (page: Page) => page.getByRole('contentinfo').getByRole('textbox');
+/** The readings of the step in hand with what they come to, and their table. */
+export const readings = (page: Page) => page.getByRole('group', { name: 'Readings' });
+export const readingsTable = (page: Page) => readings(page).getByRole('table');
+/** Degrees a hand high in the plan of the next move. */
+export const degreesIn = (plan: Locator) => plan.getByText(/^[\d.]+°$/);
+/** The rows of the floor. */
+export const jobRows = (page: Page) => page.getByRole('main').getByRole('link', { name: /of \d+ steps/ });
 
 export const number = (text: string | null): number =>
   Number((text ?? '').replace('\u2212', '-').match(/-?\d+(\.\d+)?/)?.[0]);

@@ -1,16 +1,18 @@
 import { sheetOf } from '$core/sheets/index.ts';
 import { sheetRef } from '../contents.ts';
-import { curveLines, newestSpacing, newestSweep } from '../repositories/curves.ts';
+import { LIST_PAGE, pagesOf } from '../find.ts';
+import { curveCounts, curveLines, newestSpacing, newestSweep } from '../repositories/curves.ts';
 import { engineById } from '../repositories/engines.ts';
 import { logOf } from '../repositories/events.ts';
 import { stock } from '../repositories/stock.ts';
 import { catchUpSoon, freshen } from './derive.ts';
 import { engineForJob } from './engine-for-job.ts';
 
-/** The engines that have limits of a curve or a measured one, with the newest. */
-export async function curveEngines() {
+/** A page of the engines that have limits of a curve or a measured one, with the newest, and what all of them come to. */
+export async function curveEngines(page: number) {
   catchUpSoon();
-  return curveLines();
+  const [engines, counts] = await Promise.all([curveLines(page - 1, LIST_PAGE), curveCounts()]);
+  return { engines, ...counts, page, pages: pagesOf(counts.total) };
 }
 
 /** What the curves of one engine are drawn from: its newest job with a sweep, whole, and the tray. */

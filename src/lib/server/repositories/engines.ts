@@ -25,9 +25,28 @@ export function toEngine(row: EngineRow): EngineWithVersion {
   return { id: row.id, name: row.name, summary: row.summary, values, sheetVersion: row.sheetVersion };
 }
 
-export async function engines(): Promise<EngineWithVersion[]> {
-  return (await query<EngineRow>('engines', `${SELECT} ORDER BY e.name`)).map(toEngine);
-}
+/** Every engine by its name, as a choice. */
+export const engineNames = () =>
+  query<{ id: string; name: string; summary: string }>(
+    'engine-names',
+    'SELECT id, name, summary FROM engine ORDER BY name'
+  );
+
+export type EngineListed = { id: string; name: string; summary: string; values: number; total: number };
+
+/** A page of the engines in whose name and summary all words stand, with how many values each data sheet has and how many engines there are. */
+export const engineList = (words: string[], page: number, size: number) =>
+  query<EngineListed>(
+    'engine-list',
+    `WITH found AS (
+       SELECT id, name, summary FROM engine e WHERE NOT EXISTS (
+         SELECT FROM unnest($1::text[]) w WHERE position(w in lower(concat_ws(' ', e.name, e.summary))) = 0)
+     )
+     SELECT f.*, (SELECT count(DISTINCT v.name)::int FROM sheet_value v WHERE v.engine_id = f.id) AS values,
+       (SELECT count(*)::int FROM found) AS total
+     FROM (SELECT * FROM found ORDER BY name, id LIMIT $2 OFFSET $3) f ORDER BY f.name, f.id`,
+    [words, size, page * size]
+  );
 
 export async function engineById(id: string, on?: Queryable): Promise<EngineWithVersion> {
   const [row] = await query<EngineRow>('engine-by-id', `${SELECT} WHERE e.id = $1`, [id], on);

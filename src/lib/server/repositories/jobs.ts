@@ -68,9 +68,6 @@ export type FloorRow = JobRow & {
   lastAt: Date | null;
 };
 
-/** Jobs on a page of the floor. */
-export const FLOOR_PAGE = 40;
-
 /** Jobs that are not finished, finished ones of the last two weeks, and those that were never worked out. */
 const ON_THE_FLOOR = `
   WITH shown AS (
@@ -105,7 +102,7 @@ const ORDER = 'ORDER BY l.rank NULLS FIRST, j.promised_on NULLS LAST, j.opened_a
  * A page of the floor with its derived lines: what can be done now first, then by promised day. Nothing is worked out
  * here: a row that is behind says so.
  */
-export const floorRows = (coreVersion: string, filter: FloorFilter, page: number) =>
+export const floorRows = (coreVersion: string, filter: FloorFilter, page: number, size: number) =>
   query<FloorRow>(
     'floor',
     `${ON_THE_FLOOR}, placed AS (SELECT j.id ${PLACED} ${ORDER} LIMIT $3 OFFSET $4)
@@ -117,7 +114,7 @@ export const floorRows = (coreVersion: string, filter: FloorFilter, page: number
      LEFT JOIN event le ON le.job_id = j.id AND le.seq = j.last_seq
      LEFT JOIN person lp ON lp.id = le.by_person
      ${ORDER}`,
-    [...filterValues(filter), FLOOR_PAGE, page * FLOOR_PAGE, coreVersion]
+    [...filterValues(filter), size, page * size, coreVersion]
   );
 
 /** How many jobs the floor has, and how many wait for what. */

@@ -47,14 +47,14 @@
     onturning={(d) => view.turning(d)}
     onturned={turnable ? (deg, travel) => view.turned(deg, travel) : undefined}
   />
-  <p class="here">
+  <p class="here" role="group" aria-label="Crank">
     <b>{placed}</b>
     {#if place.uDeg !== null}<span>{words.plusMinus(place.uDeg, 1)}°</span>{/if}
     {#if place.crankDeg !== null && !place.strokeKnown}<span class="unsure">stroke not proved</span>{/if}
     {#if place.crankDeg !== null && place.from === 'told'}<span>as turned on the dial</span>{/if}
   </p>
   {#if sentences.length}
-    <div class="next" aria-live="polite">
+    <div class="next" role="group" aria-label="How to turn" aria-live="polite">
       {#each sentences as s, k (k)}<p>{s}</p>{/each}
     </div>
     <fieldset class="ends">

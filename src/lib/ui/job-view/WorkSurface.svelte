@@ -46,7 +46,7 @@
 <div class="work">
   <!-- it scrolls, so the keyboard must be able to get into it even when nothing in it takes the focus -->
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <main id="main" tabindex="0">
+  <main id="main" tabindex="0" aria-labelledby="step-in-hand">
     {#if session.refusal}
       <Caution role="alert">
         <b>{session.refusal.message}</b>
@@ -103,7 +103,7 @@
       </Caution>
     {/if}
 
-    <p class="phase">
+    <p class="phase" id="step-in-hand">
       {step.phase} · {step.title}
       {#if v.state === 'done'}· done by {v.mark!.by.name}{:else if v.state === 'skipped'}· skipped by {v.mark!.by.name}: {v
           .mark!.reason}{:else if v.state === 'repeat'}· to be repeated, what it gave was lost{/if}

@@ -10,11 +10,11 @@
   }: { value: string; pm: string; verdict?: VerdictState | null; help: string } = $props();
 </script>
 
-<div class="result" data-testid="result">
+<div class="result" role="group" aria-label="Result" data-testid="result">
   <span class="big">{value}</span><span class="pm">{pm}</span>
   {#if verdict}<Verdict state={verdict} />{/if}
 </div>
-<p class="help">{help}</p>
+<p class="help" role="note" aria-label="What it rests on">{help}</p>
 
 <style>
   .result {

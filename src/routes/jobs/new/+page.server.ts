@@ -4,12 +4,12 @@ import { runSheets, sheetOf } from '$core/sheets/index.ts';
 import { mustAct } from '$lib/server/auth/who.ts';
 import { Refusal } from '$lib/server/errors.ts';
 import { orError } from '$lib/server/load.ts';
-import { engines } from '$lib/server/repositories/engines.ts';
+import { engineNames } from '$lib/server/repositories/engines.ts';
 import { openJob } from '$lib/server/repositories/jobs.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url }) => ({
-  engines: (await orError(engines())).map((e) => ({ id: e.id, name: e.name, summary: e.summary })),
+  engines: await orError(engineNames()),
   sheets: runSheets.map((s) => ({
     id: s.id,
     title: s.title,

@@ -82,7 +82,7 @@
   }
 </script>
 
-<p class="way">
+<p class="way" role="note" aria-label="How to read it">
   {#if dwell && (tdc.method === 'pairs' || tdc.method === 'highest')}{crankWords.dwellText(dwell, len)}{/if}
   {#if tdc.method === 'pairs' && tdc.depth}Read at {len(tdc.depth.value, 2)} down on this job.{/if}
   {#if tdc.method === 'stop'}Turn by hand until the piston just touches the stop, from either side; never force it.{/if}
@@ -105,7 +105,7 @@
         : null}
     />
   {/if}
-  <div class="read">
+  <div class="read" role="group" aria-label="Readings">
     {#if tdc.method === 'fit'}{@render answer()}{/if}
     {#if tdc.method === 'pairs' || tdc.method === 'stop'}<TdcPairs {session} {prefs} {onamend} />
     {:else if tdc.method === 'fit'}<Lazy

@@ -5,6 +5,7 @@
   import { choiceOf, listOf, numberOf } from '$core/engine/engine.ts';
   import { formatTiming } from '$core/units/format.ts';
   import Cap from '../../instruments/cap/Cap.svelte';
+  import { dateText } from '../../../reader/dates.ts';
   import { lengthText } from '../../../reader/units.ts';
   import Verdict from '../../primitives/Verdict.svelte';
   import ReadingText from '../../job/ReadingText.svelte';
@@ -66,7 +67,7 @@
       : `the mark stands ${session.state.work.mark.errorDeg > 0 ? 'early' : 'late'}`}
     ({Math.abs(session.state.work.mark.errorDeg).toFixed(2)}° {words.plusMinus(session.state.work.mark.uDeg)}°){session
       .state.work.mark.from
-      ? `, as the job of ${session.state.work.mark.from.at.slice(0, 10)} proved it`
+      ? `, as the job of ${dateText(session.state.work.mark.from.at, prefs)} proved it`
       : ''}.
   </p>
 {/if}
@@ -81,7 +82,7 @@
       housing={latest?.move && latest.verdict?.state !== 'in' ? { turn: latest.move.turn, text: move ?? '' } : null}
     />
   {/if}
-  <div class="read">
+  <div class="read" role="group" aria-label="Readings">
     <table>
       <caption class="only-read">Settings of the housing with their readings</caption>
       <thead
