@@ -35,8 +35,8 @@ const bareBuilt = spawnSync(join(root, 'node_modules/.bin/vite'), ['build', '--l
   stdio: 'inherit'
 });
 if (bareBuilt.status !== 0) process.exit(1);
-const bare = await startServer('bench/bare/build', { DATABASE_URL }, '/lock-4-pump');
-const nemrik = await startServer('build', { DATABASE_URL }, '/api/health');
+const bare = await startServer('bench/bare/build/index.js', { DATABASE_URL }, '/lock-4-pump');
+const nemrik = await startServer('server/index.mjs', { DATABASE_URL }, '/api/health');
 const client = new pg.Client({ connectionString: DATABASE_URL });
 await client.connect();
 // one and the same kind of job, whatever else the demo workshop has in hand by now
@@ -147,7 +147,7 @@ async function drag(what, path, find, way) {
 async function large() {
   const there = await enlarge(client);
   await client.query('TRUNCATE job_line, job_figure');
-  const server = await startServer('build', { DATABASE_URL }, '/api/health');
+  const server = await startServer('server/index.mjs', { DATABASE_URL }, '/api/health');
   try {
     const floor = await wait(`${server.url}/`, cookie, 2);
     line(

@@ -8,7 +8,7 @@ import { addEngine } from '../src/lib/server/repositories/engines.ts';
 import { addGauge } from '../src/lib/server/repositories/gauges.ts';
 import { addPerson } from '../src/lib/server/repositories/people.ts';
 import { addStock } from '../src/lib/server/repositories/stock.ts';
-import { slug } from '../src/lib/server/repositories/slug.ts';
+import { slug } from '../src/lib/server/repositories/ids.ts';
 
 const lead = { id: 'marit-oakes', name: 'Marit Oakes' };
 const nothing = { rateNPerMm: null, uRate: null, preloadN: null, deg: null, loads: null };
@@ -16,7 +16,7 @@ const part = { ...nothing, thicknessMm: null, uMm: null };
 
 /** Fills an empty database with the demo workshop, through the same doors as a person at a screen. */
 export async function fillDemo(): Promise<void> {
-  for (const p of staff) await addPerson(p.name, p.role);
+  for (const p of staff) await addPerson(p.name, p.role, slug(p.name));
   for (const g of gauges) await addGauge({ ...g, id: slug(g.name), perRevMm: g.perRevMm ?? null });
   for (const e of engines) {
     const values: SheetValue[] = Object.entries(e.sheet).map(([name, [given, unit = null]]) => {
@@ -31,7 +31,7 @@ export async function fillDemo(): Promise<void> {
       values: Object.fromEntries(values.map((v) => [v.name, v]))
     })[0];
     if (clash) throw new Error(`${e.name}: ${clash.message}`);
-    await addEngine(e.name, e.summary, values, lead);
+    await addEngine(e.name, e.summary, values, lead, slug(e.name));
   }
   for (const { count, ...p } of parts) await addStock({ ...nothing, ...p, id: slug(p.name), low: 1 }, count, lead);
   for (const { count, ...s } of springs)

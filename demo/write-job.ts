@@ -12,7 +12,7 @@ import { insertEvent, lockJob } from '../src/lib/server/repositories/events.ts';
 import { gauges } from '../src/lib/server/repositories/gauges.ts';
 import { openJob } from '../src/lib/server/repositories/jobs.ts';
 import { holdParts, partsOf } from '../src/lib/server/repositories/stock.ts';
-import { slug } from '../src/lib/server/repositories/slug.ts';
+import { slug } from '../src/lib/server/repositories/ids.ts';
 
 /** A line of a demo job: what somebody said or read, in the order in which it happened. */
 export type Line =

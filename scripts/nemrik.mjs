@@ -3,26 +3,19 @@ import { join } from 'node:path';
 import { cluster } from './lib/cluster.mjs';
 import { ensureBuild, ensurePackages } from './lib/prepare.mjs';
 import { run } from './lib/run.mjs';
-import { running, serve, stopServer } from './lib/serve.mjs';
+import { databaseOf, DATABASES, running, serve, stopServer } from './lib/serve.mjs';
 import { Stop, say, sentence } from './lib/stop.mjs';
 
 const usage = `Usage: ./nemrik demo [--fresh] [--background]   the demo workshop, ready to look at
        ./nemrik start [--background]           your own workshop, no demo data
        ./nemrik stop                           stops what this project started
+       ./nemrik backup FILE                    the workshop in one file, read back and compared
+       ./nemrik restore FILE [--yes]           puts a backup in its place, after asking
+       ./nemrik service [FOLDER]               writes the units that keep it up and back it up every night
        ./nemrik db                             psql on the database in use
        ./nemrik test                           every check, browser tests included`;
 
 const main = cluster('pg', { durable: true });
-const DATABASES = { demo: 'nemrik_demo', start: 'nemrik' };
-
-/** The database to use: the one of DATABASE_URL, or one on a cluster of our own. */
-async function database(mode) {
-  const { ensureDatabase } = await import('./lib/database.mjs');
-  if (process.env.DATABASE_URL) return process.env.DATABASE_URL;
-  await main.start();
-  await ensureDatabase(main.url('postgres'), DATABASES[mode]);
-  return main.url(DATABASES[mode]);
-}
 
 async function startOver() {
   if (process.env.DATABASE_URL)
@@ -30,24 +23,60 @@ async function startOver() {
       '--fresh empties only the demo database of this project; the one in DATABASE_URL is yours to empty.'
     );
   const { contents, dropDatabase } = await import('./lib/database.mjs');
-  const url = await database('demo');
-  const has = await contents(url);
+  const db = await ready('demo');
+  const has = await contents(db.url());
   if (running()?.mode === 'demo') await stopServer();
   if (has) say(`Starting over: ${has.engines} engines, ${has.jobs} jobs and ${has.events} log entries of the demo go.`);
   await dropDatabase(main.url('postgres'), DATABASES.demo);
 }
 
+/** The database of a mode, started and there. */
+async function ready(mode) {
+  const db = databaseOf(mode);
+  await db.start();
+  if (db.own) await (await import('./lib/database.mjs')).ensureDatabase(main.url('postgres'), db.name);
+  return db;
+}
+
 async function up(mode, flags) {
   await ensurePackages();
   if (flags.has('--fresh') && mode === 'demo') await startOver();
-  const url = await database(mode);
-  const { migrate, withClient } = await import('./lib/database.mjs');
+  const db = await ready(mode);
+  const { withClient } = await import('./lib/database.mjs');
   // asked first by ourselves: what is wrong with the connection is then said once, in our words
-  await withClient(url, (c) => c.query('SELECT 1'));
-  await migrate(url);
-  if (mode === 'demo') await fill(url);
-  const rebuilt = await ensureBuild();
-  await serve(url, mode, flags.has('--background'), rebuilt);
+  await withClient(db.url(), (c) => c.query('SELECT 1'));
+  await upgrade(db, mode);
+  if (mode === 'demo') await fill(db.url());
+  await openDoor(db);
+  await serve(mode, flags.has('--background'), await ensureBuild());
+}
+
+/** Brings the tables up to this version, all of it or nothing; a workshop of one's own is backed up first. */
+async function upgrade(db, mode) {
+  const { contents, migrate, pending } = await import('./lib/database.mjs');
+  const steps = await pending(db.url());
+  if (steps.length === 0) return;
+  const has = await contents(db.url());
+  let kept = null;
+  if (mode === 'start' && has?.people) {
+    if (db.own) kept = await (await import('./lib/backup.mjs')).beforeUpgrade(db);
+    say(`Upgrading the workshop (${steps.join(', ')})${kept ? `; it was backed up to ${kept}` : ''} …`);
+  }
+  try {
+    await migrate(db.url());
+  } catch (e) {
+    if (!has) throw e;
+    throw new Stop(
+      `The upgrade did not succeed and was taken back whole: the workshop is as it was${kept ? ` (its backup is ${kept})` : ''}. What went wrong: ${e.message}`
+    );
+  }
+}
+
+/** The application's own role, which owns nothing. In a foreign database it is given its rights only where an owner is named. */
+async function openDoor(db) {
+  const { letIn } = await import('./lib/roles.mjs');
+  if (db.own) await letIn(db.url(), 'nemrik_app', main.appPassword());
+  else if (process.env.MIGRATE_URL) await letIn(db.url(), decodeURIComponent(new URL(db.appUrl()).username));
 }
 
 /** Puts the demo workshop into a database that has none. */
@@ -80,6 +109,34 @@ async function psql() {
   process.exitCode = spawnSync(join(main.bin(), 'psql'), args, { stdio: 'inherit', env }).status ?? 1;
 }
 
+/** The workshop that is meant by backup and restore: the one served now, else one's own. */
+const mine = () => {
+  if (process.env.DATABASE_URL)
+    throw new Stop('The database in DATABASE_URL is not looked after here: back it up with its own tools.');
+  return ready(running()?.mode ?? 'start');
+};
+
+async function backUp(rest, flags) {
+  await ensurePackages();
+  const { backup, nightly } = await import('./lib/backup.mjs');
+  const [file] = rest.filter((r) => !r.startsWith('--'));
+  if (!file && !flags.has('--nightly')) throw new Stop('Name the file: ./nemrik backup workshop.dump');
+  const db = await mine();
+  await (await import('./lib/database.mjs')).migrate(db.url());
+  await (flags.has('--nightly') ? nightly(db) : backup(db, file));
+}
+
+async function putBack(rest, flags) {
+  await ensurePackages();
+  const [file] = rest.filter((r) => !r.startsWith('--'));
+  if (!file) throw new Stop('Name the file: ./nemrik restore workshop.dump');
+  await (await import('./lib/backup.mjs')).restore(await mine(), file, { yes: flags.has('--yes') });
+}
+
+async function service([folder]) {
+  (await import('./lib/service.mjs')).writeService(folder);
+}
+
 async function stop() {
   const server = await stopServer();
   const db = main.stop();
@@ -98,11 +155,19 @@ const commands = {
   start: () => up('start', flags),
   stop,
   db: psql,
+  backup: () => backUp(rest, flags),
+  restore: () => putBack(rest, flags),
+  service: () => service(rest),
   test: async () => (await import('./lib/test.mjs')).testAll(rest)
 };
 try {
   if (!Object.hasOwn(commands, command ?? '')) throw new Stop(usage);
-  const unknown = rest.find((f) => command !== 'test' && !['--fresh', '--background'].includes(f));
+  const takesNames = ['test', 'backup', 'restore', 'service'].includes(command);
+  const unknown = rest.find(
+    (f) =>
+      command !== 'test' &&
+      (f.startsWith('--') ? !['--fresh', '--background', '--yes', '--nightly'].includes(f) : !takesNames)
+  );
   if (unknown) throw new Stop(`"${unknown}" is not known here.\n${usage}`);
   await commands[command]();
 } catch (error) {

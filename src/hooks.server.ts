@@ -1,10 +1,12 @@
-import { error, json, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { readPrefs } from '$lib/reader/prefs.ts';
 import { closePool } from '$lib/server/db/pool.ts';
 import { isAway, Refusal } from '$lib/server/errors.ts';
+import { answer, refused } from '$lib/server/http.ts';
 import { closeLive } from '$lib/server/live/hub.ts';
 import { catchUpSoon, stopDeriving } from '$lib/server/jobs/derive.ts';
 import { log } from '$lib/server/log.ts';
+import { isClean } from '$lib/server/text.ts';
 import { zoneNow } from '$lib/server/zone.ts';
 import { whoActs } from '$lib/server/auth/who.ts';
 
@@ -21,45 +23,69 @@ export const init: ServerInit = () => {
   process.on('sveltekit:shutdown', () => void closePool());
 };
 
-const HEADERS = {
-  'x-content-type-options': 'nosniff',
-  'referrer-policy': 'same-origin',
-  'permissions-policy': 'camera=(), microphone=(), geolocation=()',
-  'cross-origin-opener-policy': 'same-origin',
-  'x-frame-options': 'DENY'
-};
-
 /** What needs neither the person nor the workshop: no question to the database. */
 const ANONYMOUS = /^\/api\/(calc|health|openapi|sheets|fields)/;
 
 export const handle: Handle = async ({ event, resolve }) => {
-  // forms are checked by the framework; a JSON write from another site is not
-  const writes = event.request.method !== 'GET' && event.request.method !== 'HEAD';
-  const origin = event.request.headers.get('origin');
-  if (writes && origin !== null && origin !== event.url.origin)
-    return json(
-      { ok: false, error: { code: 'other-origin', message: 'This request comes from another site.', path: '' } },
-      { status: 403 }
-    );
+  const isApi = event.url.pathname.startsWith('/api/');
+  try {
+    mustBeOurs(event.request, event.url);
+    mustBeReadable(event.url);
+  } catch (e) {
+    if (!(e instanceof Refusal)) throw e;
+    return answer(e);
+  }
   const anonymous = ANONYMOUS.test(event.url.pathname);
   const zone = anonymous ? 'UTC' : await zoneNow();
   event.locals.prefs = readPrefs(event.cookies.get('nemrik-prefs'), zone);
   event.locals.person = null;
-  if (!anonymous && event.cookies.get('nemrik-person')) event.locals.person = await who(event.cookies);
+  if (!anonymous && event.cookies.get('nemrik-person')) {
+    try {
+      event.locals.person = await whoActs(event.cookies);
+    } catch (e) {
+      if (isApi) return refused(e);
+      // a page that needs the database will say so itself; one that needs none works without a name
+      if (!isAway(e)) throw e;
+    }
+  }
   const response = await resolve(event, {
     transformPageChunk: ({ html }) => html.replace('%nemrik.theme%', event.locals.prefs.theme)
   });
-  for (const [k, v] of Object.entries(HEADERS)) response.headers.set(k, v);
-  return response;
+  return isApi ? asJson(response) : response;
 };
 
-async function who(cookies: Parameters<typeof whoActs>[0]) {
+/** Forms are checked by the framework; a JSON write from another site is not. */
+function mustBeOurs(request: Request, url: URL): void {
+  const writes = request.method !== 'GET' && request.method !== 'HEAD';
+  const origin = request.headers.get('origin');
+  if (writes && origin !== null && origin !== url.origin)
+    throw new Refusal(
+      403,
+      'other-origin',
+      `This request comes from another site (${isClean(origin) ? origin.slice(0, 80) : 'unreadable'}), not from ${url.origin}. Behind TLS or another name, start Nemrik with ORIGIN set to that address.`
+    );
+}
+
+function mustBeReadable(url: URL): void {
+  let text: string;
   try {
-    return await whoActs(cookies);
-  } catch (e) {
-    if (e instanceof Refusal) error(e.status, { message: e.message, code: e.code });
-    throw e;
+    text = decodeURIComponent(url.pathname + url.search.replaceAll('+', ' '));
+  } catch {
+    throw new Refusal(400, 'bad-address', 'This address cannot be read.');
   }
+  if (!isClean(text)) throw new Refusal(422, 'bad-address', 'This address holds a character that no address here has.');
+}
+
+/** What the framework says itself of an address of the API (no such method, no such route) is JSON too. */
+async function asJson(response: Response): Promise<Response> {
+  if (response.status < 400 || response.headers.get('content-type')?.startsWith('application/json')) return response;
+  const words: Record<number, [string, string]> = {
+    404: ['not-found', 'There is nothing at this address.'],
+    405: ['no-such-method', 'This address does not take such a request.']
+  };
+  const [code, message] = words[response.status] ?? ['refused', 'This request cannot be answered.'];
+  await response.body?.cancel();
+  return answer(new Refusal(response.status, code, message));
 }
 
 export const handleError: HandleServerError = ({ error: e, status, message }) => {

@@ -5,11 +5,11 @@ import { free } from '../../scripts/lib/cluster.mjs';
 import { root } from '../../scripts/lib/paths.mjs';
 
 /** Starts a built server on a free port and waits until it answers. */
-export async function startServer(build, env, path) {
+export async function startServer(entry, env, path) {
   let port = 27000 + (process.pid % 2000);
   while (!(await free(port))) port += 3;
   const url = `http://127.0.0.1:${port}`;
-  const child = spawn(process.execPath, [join(root, build, 'index.js')], {
+  const child = spawn(process.execPath, [join(root, entry)], {
     env: { ...process.env, ...env, PORT: String(port), HOST: '127.0.0.1', ORIGIN: url, NODE_ENV: 'production' },
     stdio: ['ignore', 'ignore', 'inherit']
   });
@@ -23,7 +23,7 @@ export async function startServer(build, env, path) {
       return { url, pid: child.pid, stop: () => child.kill('SIGTERM') };
     await new Promise((r) => setTimeout(r, 100));
   }
-  throw new Error(`${build} did not answer`);
+  throw new Error(`${entry} did not answer`);
 }
 
 /** Processor time of a process so far, user and system, in milliseconds. */

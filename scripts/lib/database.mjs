@@ -1,5 +1,6 @@
 import pg from 'pg';
 import { runner } from 'node-pg-migrate';
+import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './paths.mjs';
 
@@ -28,6 +29,21 @@ export async function migrate(databaseUrl) {
     singleTransaction: true,
     advisoryLockMode: 'wait',
     logger: quiet
+  });
+}
+
+/** The migrations that a database does not have yet. */
+export async function pending(databaseUrl) {
+  const all = readdirSync(join(root, 'migrations'))
+    .filter((f) => f.endsWith('.sql'))
+    .map((f) => f.replace('.sql', ''))
+    .sort();
+  return withClient(databaseUrl, async (c) => {
+    const { rows } = await c.query(`SELECT to_regclass('pgmigrations') IS NOT NULL AS there`);
+    if (!rows[0].there) return all;
+    const done = await c.query('SELECT name FROM pgmigrations');
+    const has = new Set(done.rows.map((r) => r.name));
+    return all.filter((f) => !has.has(f));
   });
 }
 

@@ -112,16 +112,18 @@ async function browser(db, started) {
 
 async function serverFor(db, name, started, fresh = true) {
   const { dropDatabase, ensureDatabase, migrate } = await import('./database.mjs');
+  const { letIn } = await import('./roles.mjs');
   if (fresh) {
     await dropDatabase(db.url('postgres'), name);
     await ensureDatabase(db.url('postgres'), name);
     await migrate(db.url(name));
+    await letIn(db.url(name), 'nemrik_app', db.appPassword());
   }
   let port = 24000 + (process.pid % 4000) + started.length;
   while (!(await free(port))) port += 7;
   const url = `http://127.0.0.1:${port}`;
-  const env = { ...process.env, DATABASE_URL: db.url(name), PORT: String(port), HOST: '127.0.0.1', ORIGIN: url };
-  const child = spawn(process.execPath, [join(root, 'build/index.js')], {
+  const env = { ...process.env, DATABASE_URL: db.appUrl(name), PORT: String(port), HOST: '127.0.0.1' };
+  const child = spawn(process.execPath, [join(root, 'server/index.mjs')], {
     cwd: local,
     env,
     stdio: ['ignore', 'ignore', 'inherit']

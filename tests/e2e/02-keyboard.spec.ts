@@ -46,7 +46,7 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
   await page.keyboard.type(engineId);
   await press('Enter');
   await page.waitForURL(/jobs/);
-  await expect(phase).toContainText('Data sheet confirmed');
+  await expect(phase).toHaveAccessibleName(holding('Data sheet confirmed'));
   await page.waitForSelector('html[data-hydrated]');
   for (const t of [
     'Data sheet confirmed',
@@ -100,14 +100,14 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
   await press('Enter');
 
   await test.step('S skips with a reason, U takes it back', async () => {
-    await expect(phase).toContainText('Seated on its face');
+    await expect(phase).toHaveAccessibleName(holding('Seated on its face'));
     await press('s');
     await page.keyboard.type('measured on the bench');
     await press('Enter');
-    await expect(phase).not.toContainText('Seated on its face');
+    await expect(phase).not.toHaveAccessibleName(holding('Seated on its face'));
     await press('Escape');
     await press('u');
-    await expect(phase).toContainText('Seated on its face');
+    await expect(phase).toHaveAccessibleName(holding('Seated on its face'));
   });
 
   for (const t of ['Seated', 'Tooth judged', 'Housing to the firing point', 'Room both ways', 'Clamp snug'])

@@ -111,7 +111,7 @@ test('static timing by two methods, to a closed verdict', async ({ page, context
   });
   await test.step('a bias is offered as the choice it is', async () => {
     await expect(head(page)).toContainText('The exact setting is kept');
-    await page.getByRole('group', { name: 'How the firing point is seen' }).locator('summary').click();
+    await page.getByRole('group', { name: 'A bias for the first start' }).locator('summary').click();
     await page.getByRole('button', { name: /^a little early/ }).click();
     // rotor anticlockwise: early is clockwise
     await expect(head(page)).toContainText(

@@ -5,7 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { cluster } from '../../scripts/lib/cluster.mjs';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
-const db = cluster('pg-reliability', { durable: true });
+const db = cluster('pg-reliability', { durable: true, kept: false });
 const ask = async (sql: string) => {
   const c = new pg.Client({ connectionString: db.url('postgres') });
   await c.connect();

@@ -127,7 +127,7 @@ describe('a step in view', () => {
 describe('where technicians differ', () => {
   it('the ways stand with what each gives and costs; the choice is on the job, and the finding follows', async () => {
     const on = await work(measured(), 'packing');
-    const school = () => on.page.querySelector('.school')!;
+    const school = () => on.page.querySelector('details[aria-label="Where in the limits the float is aimed"]')!;
     await waitFor(() => expect(school()).not.toBeNull());
     expect(plain(school())).toContain('proposed: ');
     const loose = [...school().querySelectorAll('button')].find((b) => plain(b).startsWith('the loose end'))!;

@@ -1,6 +1,8 @@
 import { json, type RequestEvent } from '@sveltejs/kit';
 import type { z } from 'zod';
 import { isAway, Refusal, unavailable } from './errors.ts';
+import { log } from './log.ts';
+import { mustBeClean } from './text.ts';
 
 const MAX_BODY = 256 * 1024;
 
@@ -10,7 +12,11 @@ export async function readBody<S extends z.ZodType>(
   schema: S,
   max = MAX_BODY
 ): Promise<z.output<S>> {
-  const value = await readJson(event.request, max);
+  return understood(await readJson(event.request, max), schema);
+}
+
+/** A value as a schema understands it; a refusal names the place of the first thing that is wrong. */
+export function understood<S extends z.ZodType>(value: unknown, schema: S): z.output<S> {
   const parsed = schema.safeParse(value);
   if (parsed.success) return parsed.data;
   const issue = parsed.error.issues[0]!;
@@ -26,15 +32,18 @@ export async function readJson(request: Request, max = MAX_BODY): Promise<unknow
     text = await request.text();
   } catch (e) {
     if ((e as { status?: number }).status === 413) throw tooLarge(max);
-    throw e;
+    throw new Refusal(400, 'cut-short', 'The request was cut short: send it once more.');
   }
   if (text.length > max) throw tooLarge(max);
+  let value: unknown;
   try {
-    return JSON.parse(text);
+    value = JSON.parse(text);
   } catch (e) {
-    if (e instanceof SyntaxError) throw new Refusal(422, 'bad-input', 'The body is not JSON.');
-    throw e;
+    // no JSON, or nested deeper than can be read
+    throw Object.assign(new Refusal(422, 'bad-input', 'The body is not JSON.'), { cause: e });
   }
+  mustBeClean(value);
+  return value;
 }
 
 const tooLarge = (max: number) =>
@@ -43,12 +52,23 @@ const tooLarge = (max: number) =>
 /** A refusal as the answer of an API route: the same shape as the core's. */
 export function refused(e: unknown): Response {
   const r = e instanceof Refusal ? e : isAway(e) ? unavailable(e) : null;
-  if (!r) throw e;
-  return json(
-    { ok: false, error: { code: r.code, message: r.message, path: r.path, ...r.details } },
-    { status: r.status }
+  if (r) return answer(r);
+  log.error('a request failed', e);
+  return answer(
+    new Refusal(
+      500,
+      'internal',
+      'Something went wrong in the server. What was logged before is safe; this was not stored.'
+    )
   );
 }
+
+/** A refusal as JSON; one that mends by itself says when to ask again. */
+export const answer = (r: Refusal): Response =>
+  json(
+    { ok: false, error: { code: r.code, message: r.message, path: r.path, ...r.details } },
+    { status: r.status, headers: r.status === 503 ? { 'retry-after': '1' } : {} }
+  );
 
 /** Wraps an API handler so that refusals become answers. */
 export const api =

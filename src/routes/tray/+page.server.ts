@@ -11,9 +11,10 @@ import {
 } from '$core/tray/enter.ts';
 import { mustAct } from '$lib/server/auth/who.ts';
 import { Refusal, violated } from '$lib/server/errors.ts';
+import { readForm } from '$lib/server/forms.ts';
 import { orError } from '$lib/server/load.ts';
-import { addGauge, gauges } from '$lib/server/repositories/gauges.ts';
-import { slug } from '$lib/server/repositories/slug.ts';
+import { addGauge } from '$lib/server/repositories/gauges.ts';
+import { newId } from '$lib/server/repositories/ids.ts';
 import { addStock, moveStock } from '$lib/server/repositories/stock.ts';
 import { tray } from '$lib/server/repositories/tray.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -38,9 +39,10 @@ const action =
     request: Request;
     locals: App.Locals;
   }): Promise<ActionFailure<Refused> | { form: Form; added: string }> => {
-    const sent = Object.fromEntries(await event.request.formData()) as Typed;
+    let sent: Typed = {};
     const refuse = (status: number, message: string) => fail(status, { form, message, sent });
     try {
+      sent = await readForm(event.request);
       const by = mustAct(event.locals);
       const entered = understand(sent);
       return entered.ok ? { form, added: await act(entered.out, by) } : refuse(422, entered.message);
@@ -52,16 +54,13 @@ const action =
   };
 
 async function putPart({ count, ...part }: NewPart, by: By): Promise<string> {
-  await addStock({ ...part, id: slug(part.name) }, count, by);
+  await addStock({ ...part, id: newId(part.name) }, count, by);
   return part.name;
 }
 
 export const actions: Actions = {
   gauge: action('gauge', enterGauge, async (gauge) => {
-    const id = slug(gauge.name);
-    if ((await gauges()).some((t) => t.id === id))
-      throw new Refusal(409, 'name-taken', `There is a ${gauge.name} in the tray already.`, 'name');
-    await addGauge({ ...gauge, id });
+    await addGauge({ ...gauge, id: newId(gauge.name) });
     return gauge.name;
   }),
   part: action('part', enterPart, putPart),

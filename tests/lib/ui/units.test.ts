@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { defaultPrefs, readPrefs } from '$lib/reader/prefs.ts';
 import { decimalsOf, lengthText, understood, unitFor } from '$lib/reader/units.ts';
 import { formatClock, formatTiming, fixed } from '$core/units/format.ts';
-import { slug } from '$lib/server/repositories/slug.ts';
+import { slug } from '$lib/server/repositories/ids.ts';
 
 const inch = { ...defaultPrefs, length: 'in' as const };
 
@@ -59,6 +59,6 @@ it('makes short addresses of names', () => {
   expect([slug('Lock 4 pump'), slug('  Überlaufpumpe, Nr. 3 '), slug('!!')]).toEqual([
     'lock-4-pump',
     'uberlaufpumpe-nr-3',
-    'unnamed'
+    ''
   ]);
 });

@@ -10,40 +10,65 @@ import { gaugeById } from '../repositories/gauges.ts';
 import { holdParts, partsOf } from '../repositories/stock.ts';
 import { deriveSoon } from './derive.ts';
 import { engineForJob } from './engine-for-job.ts';
+import { inTurn } from './in-turn.ts';
+import { logThrough } from './log-through.ts';
 import { knownSheet } from './known-sheet.ts';
 
 interface Job {
   engineId: string;
   sheet: string;
+  lastSeq: number;
+  /** written in this transaction already */
+  fresh: JobEvent[];
 }
 
 /**
  * Writes one event in a job's log and answers it as written. An id that is there already is answered, not written
  * again, so a screen may send until it hears. What the core does not admit is refused with the core's sentence.
  */
-export async function append(jobId: string, input: EventInput, by: Person): Promise<JobEvent> {
-  const done = await write(jobId, input, by).catch((e) => explain(e, input));
-  deriveSoon(jobId);
-  return done;
+export const append = async (jobId: string, input: EventInput, by: Person): Promise<JobEvent> =>
+  (await appendAll(jobId, [input], by))[0]!;
+
+/** Writes several events of one person in one transaction: all of them or none. A refusal says in `at` which it was. */
+export async function appendAll(jobId: string, inputs: readonly EventInput[], by: Person): Promise<JobEvent[]> {
+  let at = 0;
+  try {
+    const done = await inTurn(jobId, () =>
+      withTransaction(async (c) => {
+        const job = await lockJob(jobId, c);
+        if (!job) throw notFound('job');
+        const out: JobEvent[] = [];
+        const fresh: JobEvent[] = [];
+        for (const [k, input] of inputs.entries()) {
+          at = k;
+          const one = await writeOne(jobId, { ...job, fresh }, input, by, c);
+          out.push(one);
+          if (one.seq > job.lastSeq) fresh.push(one);
+        }
+        return out;
+      })
+    );
+    deriveSoon(jobId);
+    return done;
+  } catch (e) {
+    const said = await explain(e, inputs[at]!);
+    throw inputs.length > 1 && said instanceof Refusal && said.status < 500 ? said.with({ at }) : said;
+  }
 }
 
-async function write(jobId: string, input: EventInput, by: Person): Promise<JobEvent> {
-  return withTransaction(async (c) => {
-    const job = await lockJob(jobId, c);
-    if (!job) throw notFound('job');
-    const before = await eventById(input.id, c);
-    if (before) {
-      if (before.jobId !== jobId) throw new Refusal(409, 'id-taken', 'This id belongs to another job.', 'id');
-      const { jobId: _, ...event } = before;
-      return event;
-    }
-    const body = await toBody(jobId, input, c);
-    await mustBeAdmitted(jobId, job, body, c);
-    const seq = job.lastSeq + 1;
-    const at = await insertEvent(jobId, seq, input.id, body, by.id, c);
-    if (body.kind === 'take' || body.kind === 'undo') await settleParts(jobId, job, by, c);
-    return { ...body, id: input.id, seq, at: at.toISOString(), by };
-  });
+async function writeOne(jobId: string, job: Job, input: EventInput, by: Person, c: Queryable): Promise<JobEvent> {
+  const before = await eventById(input.id, c);
+  if (before) {
+    if (before.jobId !== jobId) throw new Refusal(409, 'id-taken', 'This id belongs to another job.', 'id');
+    const { jobId: _, ...event } = before;
+    return event;
+  }
+  const body = await toBody(jobId, input, c);
+  await mustBeAdmitted(jobId, job, body, c);
+  const seq = job.lastSeq + job.fresh.length + 1;
+  const at = await insertEvent(jobId, seq, input.id, body, by.id, c);
+  if (body.kind === 'take' || body.kind === 'undo') await settleParts(jobId, job, by, c);
+  return { ...body, id: input.id, seq, at: at.toISOString(), by };
 }
 
 /** A reading needs only its slot; everything else is judged against the state of the job as it is under the lock. */
@@ -55,7 +80,7 @@ async function mustBeAdmitted(jobId: string, job: Job, body: EventBody, c: Query
     return;
   }
   const engine = await engineForJob(job.engineId, jobId, c);
-  const log = await logOf(jobId, 0, c);
+  const log = [...(await logThrough(jobId, job.lastSeq, c)), ...job.fresh];
   const answer = admit(stateOf(sheet, engine, log), engine, log, body);
   if (!answer.ok) throw new Refusal(422, answer.error.code, answer.error.message, answer.error.path);
 }
@@ -93,15 +118,15 @@ async function toBody(jobId: string, input: EventInput, c: Queryable): Promise<E
   return read.out;
 }
 
-/** Constraint names to sentences. */
-async function explain(e: unknown, input: EventInput): Promise<never> {
+/** Constraint names to sentences; what has none as it is. */
+async function explain(e: unknown, input: EventInput): Promise<unknown> {
   const constraint = violated(e);
   if (constraint === 'event_amend_once' && input.kind === 'amend') {
     const other = await amendmentOn(input.replaces, input.basis);
     const who = other
       ? `${other.name} has just amended this reading to ${other.text}`
       : 'This reading has just been amended';
-    throw new Refusal(
+    return new Refusal(
       409,
       'amended-meanwhile',
       `${who}. Look at it, then amend again if yours is right.`,
@@ -109,6 +134,6 @@ async function explain(e: unknown, input: EventInput): Promise<never> {
       other ?? {}
     );
   }
-  if (constraint === 'event_undo_once') throw new Refusal(409, 'not-undoable', 'That was undone already.', 'undoes');
-  throw e;
+  if (constraint === 'event_undo_once') return new Refusal(409, 'not-undoable', 'That was undone already.', 'undoes');
+  return e;
 }

@@ -2,7 +2,7 @@ import { settledFigures, words } from '$core/job/index.ts';
 import { sheetOf, stateOf } from '$core/sheets/index.ts';
 import { CORE_VERSION } from '../core-version.ts';
 import { withTransaction } from '../db/pool.ts';
-import { isAway, Refusal } from '../errors.ts';
+import { isAway, Refusal, troubleOf } from '../errors.ts';
 import { log } from '../log.ts';
 import {
   allJobIds,
@@ -24,7 +24,19 @@ type Worked = Pick<Derived, 'line' | 'done' | 'total' | 'figures'>;
  * Works out a job's derived rows from its log and writes them, one job of an engine at a time. A job that cannot be
  * worked out gets a row that says so: it is not tried again until its log, its data sheet or the core has changed.
  */
-export async function derive(jobId: string, onlyBehind = false): Promise<void> {
+export function derive(jobId: string, onlyBehind = false): Promise<void> {
+  if (!onlyBehind) return deriveNow(jobId, false);
+  // several pages that find the same job behind wait for one working out, not each on a connection of its own; one that is
+  // under way may have begun before the newest event, so they wait for the one after it
+  const turn = inHand.get(jobId);
+  if (turn) return (turn.after ??= turn.now.catch(() => {}).then(() => derive(jobId, true)));
+  const now = deriveNow(jobId, true).finally(() => inHand.delete(jobId));
+  inHand.set(jobId, { now });
+  return now;
+}
+const inHand = new Map<string, { now: Promise<void>; after?: Promise<void> }>();
+
+async function deriveNow(jobId: string, onlyBehind: boolean): Promise<void> {
   const { engineId } = await jobById(jobId);
   await withTransaction(async (c) => {
     await lockDerived(engineId, c);
@@ -81,7 +93,7 @@ export async function freshen(engineId: string): Promise<void> {
   // the jobs after one that changed are behind in their turn
   for (let round = 0; ids.length > 0 && round < 3; round++) {
     if (ids.length > AT_ONCE) return catchUpSoon();
-    for (const id of ids) await derive(id, true);
+    if (!(await deriveThose(ids))) return;
     ids = await behindOf(engineId, CORE_VERSION);
   }
 }
@@ -93,8 +105,19 @@ export async function freshenSome(ids: readonly string[]): Promise<boolean> {
     catchUpSoon();
     return false;
   }
-  for (const id of ids) await derive(id, true);
-  return true;
+  return deriveThose(ids);
+}
+
+/** Works out some jobs one after the other; where something holds them up, the page shows what there is. */
+async function deriveThose(ids: readonly string[]): Promise<boolean> {
+  try {
+    for (const id of ids) await derive(id, true);
+    return true;
+  } catch (e) {
+    if (troubleOf(e) !== 'busy') throw e;
+    catchUpSoon();
+    return false;
+  }
 }
 
 let catching: Promise<void> | null = null;

@@ -1,14 +1,18 @@
 import type { JobEvent } from '$core/job/index.ts';
+import type { Queryable } from '../db/pool.ts';
 import { logOf } from '../repositories/events.ts';
 
 /** Logs that pages asked for lately. A log only grows, so what is kept of one is never wrong, only short. */
 const kept = new Map<string, JobEvent[]>();
 const MOST = 200;
 
-/** The log of a job at least through a sequence number: what is known of it already, and from the database what came since. */
-export async function logThrough(jobId: string, lastSeq: number): Promise<JobEvent[]> {
+/**
+ * The log of a job at least through a committed sequence number: what is known of it already, and from the database what
+ * came since. What a transaction writes after that number is not in it.
+ */
+export async function logThrough(jobId: string, lastSeq: number, on?: Queryable): Promise<JobEvent[]> {
   const known = kept.get(jobId) ?? [];
-  const log = known.length >= lastSeq ? known : [...known, ...(await logOf(jobId, known.length))];
+  const log = known.length >= lastSeq ? known : [...known, ...(await logOf(jobId, known.length, on, lastSeq))];
   // numbers run without gaps from one; a log that does not is never kept
   if (log.length > 0 && log[log.length - 1]!.seq === log.length) {
     kept.delete(jobId);

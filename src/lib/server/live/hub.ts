@@ -1,4 +1,5 @@
 import pg from 'pg';
+import { connection } from '../db/pool.ts';
 import { log } from '../log.ts';
 
 /** A change as the database tells it: a job's newest event, or an engine whose data sheet or jobs changed. */
@@ -26,21 +27,28 @@ export function subscribe(listener: Listener): () => void {
   return () => listeners.delete(listener);
 }
 
+/** A frozen line is noticed within 15 seconds. */
+const WATCH = { everyMs: 10_000, answerMs: 5000 };
+
+/** Ends a connection without waiting for the other side, which may be gone. */
+function hangUp(c: pg.Client): void {
+  (c as unknown as { connection?: { stream?: { destroy(): void } } }).connection?.stream?.destroy();
+}
+
 async function connect(tries: number): Promise<void> {
-  const c = new pg.Client({
-    connectionString: process.env.DATABASE_URL,
-    connectionTimeoutMillis: 3000,
-    keepAlive: true
-  });
+  const c = new pg.Client({ ...connection(), query_timeout: WATCH.answerMs });
   client = c;
   let lost = false;
   const again = () => {
     if (lost) return;
     lost = true;
-    c.end().catch(() => {});
+    clearInterval(watch);
+    hangUp(c);
     if (closing || client !== c) return;
     setTimeout(() => void connect(tries + 1), Math.min(5000, 100 * 2 ** Math.min(tries, 6))).unref();
   };
+  // a wire that froze says nothing: it is asked, and hung up when it does not answer
+  const watch = setInterval(() => c.query('SELECT 1').catch(again), WATCH.everyMs).unref();
   c.on('error', again);
   c.on('end', again);
   c.on('notification', (n) => tell(changeIn(n.payload)));

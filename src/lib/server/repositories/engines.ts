@@ -2,7 +2,7 @@ import type { Engine, SheetValue } from '$core/engine/engine.ts';
 import type { Person } from '$core/job/index.ts';
 import { query, withTransaction, type Queryable } from '../db/pool.ts';
 import { notFound, Refusal, violated } from '../errors.ts';
-import { slug } from './slug.ts';
+import { asName, newId } from './ids.ts';
 
 export type EngineRow = { id: string; name: string; summary: string; sheet: SheetValue[] | null; sheetVersion: number };
 
@@ -54,14 +54,19 @@ export async function engineById(id: string, on?: Queryable): Promise<EngineWith
   return toEngine(row);
 }
 
-export async function addEngine(name: string, summary: string, values: SheetValue[], by: Person): Promise<string> {
+export async function addEngine(
+  name: string,
+  summary: string,
+  values: SheetValue[],
+  by: Person,
+  id = newId(name)
+): Promise<string> {
   try {
     return await withTransaction(async (c) => {
-      const id = slug(name);
       await query(
         'engine-add',
         'INSERT INTO engine (id, name, summary) VALUES ($1, $2, $3)',
-        [id, name.trim(), summary.trim()],
+        [id, asName(name), summary.trim()],
         c
       );
       for (const v of values) await insertValue(id, v, by, c);
@@ -72,7 +77,7 @@ export async function addEngine(name: string, summary: string, values: SheetValu
       throw new Refusal(
         409,
         'name-taken',
-        `There is an engine called ${name.trim()} already: give this one another name.`,
+        `There is an engine called ${asName(name)} already: give this one another name.`,
         'name'
       );
     throw e;

@@ -27,13 +27,13 @@ const SELECT = `
          e.replaces, e.basis, e.undoes, e.reason, e.body
   FROM event e JOIN person p ON p.id = e.by_person`;
 
-/** The log of a job after a sequence number, in order. */
-export async function logOf(jobId: string, after = 0, on?: Queryable): Promise<JobEvent[]> {
+/** The log of a job after a sequence number and through another, in order. */
+export async function logOf(jobId: string, after = 0, on?: Queryable, through = 2 ** 31 - 1): Promise<JobEvent[]> {
   // as one value: a log of hundreds of rows is taken apart once and not column by column
   const [row] = await query<{ log: EventRow[] | null }>(
     'event-log',
-    `SELECT json_agg(l ORDER BY l.seq) AS log FROM (${SELECT} WHERE e.job_id = $1 AND e.seq > $2) l`,
-    [jobId, after],
+    `SELECT json_agg(l ORDER BY l.seq) AS log FROM (${SELECT} WHERE e.job_id = $1 AND e.seq > $2 AND e.seq <= $3) l`,
+    [jobId, after, through],
     on
   );
   const rows = row?.log ?? [];

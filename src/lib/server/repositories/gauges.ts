@@ -1,5 +1,7 @@
 import type { TrayGauge } from '$core/tray/gauge-kinds.ts';
 import { query, type Queryable } from '../db/pool.ts';
+import { Refusal } from '../errors.ts';
+import { asName } from './ids.ts';
 
 const COLUMNS = `id, name, kind, resolution, accuracy, per_rev_mm AS "perRevMm", calibrated_on::text AS "calibratedOn"`;
 
@@ -16,11 +18,14 @@ export async function gaugeById(id: string, on?: Queryable): Promise<TrayGauge |
   return row ?? null;
 }
 
+/** Puts a gauge in the tray. Refuses a name that another has. */
 export async function addGauge(g: TrayGauge): Promise<void> {
-  await query(
+  const added = await query(
     'gauge-add',
     `INSERT INTO gauge (id, name, kind, resolution, accuracy, per_rev_mm, calibrated_on) VALUES ($1, $2, $3, $4, $5, $6, $7)
-     ON CONFLICT (id) DO NOTHING`,
-    [g.id, g.name, g.kind, g.resolution, g.accuracy, g.perRevMm, g.calibratedOn]
+     ON CONFLICT DO NOTHING RETURNING id`,
+    [g.id, asName(g.name), g.kind, g.resolution, g.accuracy, g.perRevMm, g.calibratedOn]
   );
+  if (added.length === 0)
+    throw new Refusal(409, 'name-taken', `There is a ${asName(g.name)} in the tray already.`, 'name');
 }

@@ -1,6 +1,7 @@
 import type { Person } from '$core/job/index.ts';
 import type { Part, StockItem } from '$core/tray/part-kinds.ts';
 import type { PartKind } from '$core/tray/part-kinds.ts';
+import { asName } from './ids.ts';
 import { query, withTransaction, type Queryable } from '../db/pool.ts';
 import { Refusal } from '../errors.ts';
 
@@ -30,7 +31,7 @@ export async function addStock(item: NewItem, count: number, by: Person): Promis
       [
         item.id,
         item.kind,
-        item.name.trim(),
+        asName(item.name),
         item.thicknessMm,
         item.uMm,
         item.rateNPerMm,
@@ -57,6 +58,13 @@ export async function moveStock(id: string, change: number, reason: string, by: 
   });
 }
 
+/**
+ * Takes out of the tray wait for one another, whatever they take: two jobs that swap pieces would else each hold what the
+ * other wants. Held until the transaction ends; whoever holds it waits for nothing but single items.
+ */
+const lockTray = (on: Queryable) =>
+  query('tray-lock', `SELECT pg_advisory_xact_lock(hashtextextended('tray', 0))`, [], on);
+
 /** The named items as they are now, held until the transaction ends, so that nobody else takes the same piece. */
 async function locked(ids: readonly string[], on: Queryable): Promise<StockItem[]> {
   // always in the same order: two takes of the same pieces wait for one another and do not lock up
@@ -80,6 +88,7 @@ const move = (item: string, change: number, job: string | null, reason: string, 
 /** The parts of a list of ids as the tray has them; a refusal names the first that it does not have. */
 export async function partsOf(ids: readonly string[], kind: PartKind, on: Queryable): Promise<Part[]> {
   if (ids.length === 0) return [];
+  await lockTray(on);
   const items = new Map((await locked([...new Set(ids)], on)).map((i) => [i.id, i]));
   return ids.map((id) => {
     const item = items.get(id);
@@ -101,6 +110,7 @@ export async function holdParts(
   by: Person,
   on: Queryable
 ): Promise<void> {
+  await lockTray(on);
   const held = await query<{ item: string; n: number }>(
     'stock-held',
     `SELECT m.item_id AS item, (-sum(m.change))::int AS n FROM stock_move m JOIN stock_item s ON s.id = m.item_id

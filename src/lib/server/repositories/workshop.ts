@@ -12,3 +12,6 @@ export const setTimeZone = (zone: string) =>
     `INSERT INTO workshop (single, time_zone) VALUES (true, $1) ON CONFLICT (single) DO UPDATE SET time_zone = excluded.time_zone`,
     [zone]
   );
+
+/** Asks the database for nothing: throws when it does not answer. */
+export const databaseAnswers = () => query('ready', 'SELECT 1');

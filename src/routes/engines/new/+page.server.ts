@@ -4,6 +4,7 @@ import { type SheetValue } from '$core/engine/engine.ts';
 import { dataSheetFields, parseSheetValue, sheetConflicts } from '$core/sheets/data-sheet.ts';
 import { mustAct } from '$lib/server/auth/who.ts';
 import { Refusal } from '$lib/server/errors.ts';
+import { readForm } from '$lib/server/forms.ts';
 import { addEngine } from '$lib/server/repositories/engines.ts';
 import { fieldsBody } from '$lib/server/contents.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -20,8 +21,14 @@ type Sent = Record<string, string>;
 
 export const actions: Actions = {
   default: async ({ request, locals }) => {
-    const sent = Object.fromEntries(await request.formData()) as Sent;
+    let sent: Sent = {};
     const refuse = (message: string, path = '', status = 422) => fail(status, { message, path, sent });
+    try {
+      sent = await readForm(request);
+    } catch (e) {
+      if (e instanceof Refusal) return refuse(e.message, e.path, e.status);
+      throw e;
+    }
     const parsed = form.safeParse(sent);
     if (!parsed.success) return refuse(parsed.error.issues[0]!.message, String(parsed.error.issues[0]!.path[0] ?? ''));
     const values: SheetValue[] = [];

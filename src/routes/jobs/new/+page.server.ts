@@ -2,7 +2,8 @@ import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { runSheets, sheetOf } from '$core/sheets/index.ts';
 import { mustAct } from '$lib/server/auth/who.ts';
-import { Refusal } from '$lib/server/errors.ts';
+import { gone, Refusal } from '$lib/server/errors.ts';
+import { readForm } from '$lib/server/forms.ts';
 import { orError } from '$lib/server/load.ts';
 import { engineNames } from '$lib/server/repositories/engines.ts';
 import { openJob } from '$lib/server/repositories/jobs.ts';
@@ -23,12 +24,21 @@ export const load: PageServerLoad = async ({ url }) => ({
 const form = z.strictObject({
   engine: z.string().min(1, 'Choose an engine.'),
   sheet: z.string().refine((id) => sheetOf(id) !== undefined, 'Choose what is to be done.'),
-  promised: z.union([z.literal(''), z.iso.date('Give the day as a date.')])
+  promised: z.union([
+    z.literal(''),
+    z.iso.date('Give the day as a date.').refine((d) => d >= '2000' && d < '2200', 'Give a day of this century.')
+  ])
 });
 
 export const actions: Actions = {
   default: async ({ request, locals }) => {
-    const sent = Object.fromEntries(await request.formData());
+    let sent: Record<string, string> = {};
+    try {
+      sent = await readForm(request);
+    } catch (e) {
+      if (e instanceof Refusal) return fail(e.status, { message: e.message, sent });
+      throw e;
+    }
     const parsed = form.safeParse(sent);
     if (!parsed.success) return fail(422, { message: parsed.error.issues[0]!.message, sent });
     let id: string;
@@ -36,9 +46,8 @@ export const actions: Actions = {
       const by = mustAct(locals);
       id = await openJob(parsed.data.engine, parsed.data.sheet, parsed.data.promised || null, by);
     } catch (e) {
+      if (gone(e)) return fail(422, { message: 'That engine is not here any more: choose another.', sent });
       if (e instanceof Refusal) return fail(e.status, { message: e.message, sent });
-      if ((e as { code?: string }).code === '23503')
-        return fail(422, { message: 'That engine is not here any more: choose another.', sent });
       throw e;
     }
     redirect(303, `/jobs/${id}`);

@@ -1,0 +1,68 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { homedir } from 'node:os';
+import { join } from 'node:path';
+import { root } from './paths.mjs';
+import { say } from './stop.mjs';
+
+/** What of the surroundings a service has to be told: it begins with none of them. */
+const PASSED = ['PORT', 'HOST', 'ORIGIN', 'NEMRIK_HOSTS', 'NEMRIK_DATA', 'DATABASE_URL', 'MIGRATE_URL', 'PG_BIN'];
+
+/**
+ * Writes the units that keep Nemrik up over a reboot and back it up every night. For root as a service of the machine, for
+ * anybody else as one of their own; a folder given is used instead.
+ */
+export function writeService(folder) {
+  const isRoot = process.getuid() === 0;
+  const to = folder ?? (isRoot ? '/etc/systemd/system' : join(homedir(), '.config/systemd/user'));
+  mkdirSync(to, { recursive: true });
+  const door = join(root, 'nemrik');
+  const env = [
+    ['PATH', process.env.PATH],
+    ...PASSED.filter((k) => process.env[k] !== undefined).map((k) => [k, process.env[k]])
+  ]
+    .map(([k, v]) => `Environment="${k}=${v.replaceAll('\\', '\\\\').replaceAll('"', '\\"').replaceAll('%', '%%')}"`)
+    .join('\n');
+  const units = {
+    'nemrik.service': `[Unit]
+Description=Nemrik, the bench companion of a timing technician
+After=network.target
+
+[Service]
+Type=simple
+WorkingDirectory=${root}
+${env}
+ExecStart=${door} start
+ExecStopPost=${door} stop
+Restart=always
+RestartSec=5
+TimeoutStopSec=30
+
+[Install]
+WantedBy=${isRoot ? 'multi-user.target' : 'default.target'}
+`,
+    'nemrik-backup.service': `[Unit]
+Description=Backup of Nemrik's workshop
+
+[Service]
+Type=oneshot
+WorkingDirectory=${root}
+${env}
+ExecStart=${door} backup --nightly
+`,
+    'nemrik-backup.timer': `[Unit]
+Description=Backup of Nemrik's workshop, every night
+
+[Timer]
+OnCalendar=*-*-* 02:30
+Persistent=true
+
+[Install]
+WantedBy=timers.target
+`
+  };
+  for (const [name, text] of Object.entries(units)) writeFileSync(join(to, name), text, { mode: 0o600 });
+  const ctl = isRoot ? 'systemctl' : 'systemctl --user';
+  say(`Written: ${Object.keys(units).join(', ')} in ${to}.`);
+  say(`To begin with them: ${ctl} daemon-reload && ${ctl} enable --now nemrik.service nemrik-backup.timer`);
+  if (!isRoot) say('To have them run while nobody is logged in: loginctl enable-linger');
+}

@@ -1,0 +1,96 @@
+import { createServer } from 'node:http';
+import { allowedHosts, nameIn, originsIn, protocolOf, refusal } from './hosts.mjs';
+
+/**
+ * The server: the built application behind one door. Here stands what holds for every answer, files and errors included:
+ * which names are answered to, the headers that guard a page, what becomes of a body nobody read, and a quick end.
+ */
+const HEADERS = {
+  'x-content-type-options': 'nosniff',
+  'referrer-policy': 'same-origin',
+  'permissions-policy': 'camera=(), microphone=(), geolocation=()',
+  'cross-origin-opener-policy': 'same-origin',
+  'cross-origin-resource-policy': 'same-origin',
+  'x-frame-options': 'DENY',
+  // pages bring a stricter one of their own
+  'content-security-policy': "default-src 'self'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'",
+  'cache-control': 'private, no-cache'
+};
+const GRACE_MS = 3000;
+const DRAIN_MS = 2000;
+
+const env = process.env;
+const host = env.HOST || '127.0.0.1';
+const port = Number(env.PORT ?? 4170);
+const origins = originsIn(env.ORIGIN);
+const names = allowedHosts({ ...env, HOST: host });
+// the application takes its origin from each request: it may be reached under several names
+delete env.ORIGIN;
+env.PROTOCOL_HEADER = 'x-nemrik-protocol';
+env.BODY_SIZE_LIMIT ??= '1M';
+const { handler } = await import('../build/handler.js');
+
+let ending = false;
+
+const server = createServer({ headersTimeout: 10_000, requestTimeout: 30_000, keepAliveTimeout: 5000 }, (req, res) => {
+  for (const [k, v] of Object.entries(HEADERS)) res.setHeader(k, v);
+  if (ending) res.setHeader('connection', 'close');
+  res.on('finish', () => drained(req));
+  if (!names.has(nameIn(req.headers.host))) return say(res, 421, 'foreign-host', refusal(req.headers.host));
+  req.headers['x-nemrik-protocol'] = protocolOf(req.headers.host, origins);
+  handler(req, res, () => say(res, 404, 'not-found', 'There is nothing at this address.'));
+});
+
+function say(res, status, code, message) {
+  res.writeHead(status, { 'content-type': 'application/json', connection: 'close' });
+  res.end(JSON.stringify({ ok: false, error: { code, message, path: '' } }));
+}
+
+/** What was not read of a request is let run off for a moment, so that the answer is heard; then the line is cut. */
+function drained(req) {
+  if (req.complete) return;
+  req.resume();
+  setTimeout(() => req.complete || req.socket.destroy(), DRAIN_MS).unref();
+}
+
+server.on('clientError', (e, socket) => {
+  const [status, text] =
+    e.code === 'HPE_HEADER_OVERFLOW'
+      ? ['431 Request Header Fields Too Large', 'The address or the headers are too long.']
+      : e.code === 'ERR_HTTP_REQUEST_TIMEOUT'
+        ? ['408 Request Timeout', 'The request did not arrive in time.']
+        : ['400 Bad Request', 'This is no request that can be read.'];
+  if (!socket.writable) return socket.destroy();
+  socket.end(
+    `HTTP/1.1 ${status}\r\nconnection: close\r\ncontent-type: text/plain; charset=utf-8\r\nx-content-type-options: nosniff\r\n` +
+      `content-length: ${Buffer.byteLength(text)}\r\n\r\n${text}`
+  );
+});
+
+function end(signal) {
+  if (ending) return;
+  ending = true;
+  server.close(() => finish(signal));
+  server.closeIdleConnections();
+  // writers that keep their lines busy are told to close with each answer; what is left then is cut
+  setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();
+}
+
+function finish(signal) {
+  process.emit('sveltekit:shutdown', signal);
+  setTimeout(() => process.exit(0), 500);
+}
+
+for (const s of ['SIGTERM', 'SIGINT']) process.on(s, () => end(s));
+// a promise nobody waits for is noted, and ends nothing
+process.on('unhandledRejection', (e) => console.error(new Date().toISOString(), 'error an unexpected failure', e));
+
+// whoever looks after this server is gone: it would be in the way of the next one
+const parent = process.ppid;
+if (env.NEMRIK_SUPERVISED) setInterval(() => process.ppid === parent || end('SIGTERM'), 1000).unref();
+
+server.on('error', (e) => {
+  console.error(new Date().toISOString(), `error the server cannot listen at ${host}:${port}: ${e.message}`);
+  process.exit(1);
+});
+server.listen(port, host, () => console.log(new Date().toISOString(), `info listening at ${host}:${port}`));

@@ -1,0 +1,33 @@
+import { Refusal } from './errors.ts';
+
+// what no field can hold: NUL and the other control characters, and halves of a character that stand alone. Tab and line
+// ends are text of their own in what may run over several lines
+const UNFIT = /[^\P{Cc}\t\n\r]/u;
+const UNFIT_IN_LINE = /\p{Cc}/u;
+
+/** Whether a text can be kept and shown: no control characters, and whole characters only. */
+export const isClean = (text: string, lines = false): boolean =>
+  !(lines ? UNFIT : UNFIT_IN_LINE).test(text) && text.isWellFormed();
+
+export const unclean = (path: string): Refusal =>
+  new Refusal(
+    422,
+    'bad-text',
+    `${path ? `${path}: ` : ''}this text holds a character that cannot be written or shown. Type it again by hand.`,
+    path
+  );
+
+/** Refuses a value in which a text or a name is not clean, wherever it stands in it. Depth is bounded by the parser of the request. */
+export function mustBeClean(value: unknown, path = ''): void {
+  const left: [unknown, string][] = [[value, path]];
+  while (left.length > 0) {
+    const [x, at] = left.pop()!;
+    if (typeof x === 'string') {
+      if (!isClean(x, true)) throw unclean(at);
+    } else if (typeof x === 'object' && x !== null)
+      for (const [k, v] of Object.entries(x)) {
+        if (!isClean(k)) throw unclean(at);
+        left.push([v, at ? `${at}.${k}` : k]);
+      }
+  }
+}
