@@ -5,6 +5,7 @@
   import FindLine from '$lib/ui/floor/FindLine.svelte';
   import { countText, floorHeadline, jobsWith } from '$lib/ui/floor/floor.ts';
   import JobRow from '$lib/ui/floor/JobRow.svelte';
+  import { follow } from '$lib/ui/live/live.ts';
   import Field from '$lib/ui/primitives/Field.svelte';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   import Pages from '$lib/ui/primitives/Pages.svelte';
@@ -23,9 +24,11 @@
 
   onMount(() => {
     let last = 0;
-    const live = new EventSource('/api/live');
     let timer: ReturnType<typeof setTimeout>;
-    live.onmessage = () => {
+    let first = true;
+    const leave = follow(() => {
+      // the page is as new as the line that has just opened
+      if (first) return void (first = false);
       // many rows may change at once, as after an upgrade: the floor follows every other second
       clearTimeout(timer);
       timer = setTimeout(
@@ -35,10 +38,10 @@
         },
         Math.max(250, last + 2000 - performance.now())
       );
-    };
+    });
     return () => {
       clearTimeout(timer);
-      live.close();
+      leave();
     };
   });
 
@@ -84,7 +87,10 @@
             label="Jobs of"
             unseen
             name="who"
-            options={[['', 'everyone’s jobs'], ...data.people.map((p) => [p.name, `${p.name}’s jobs`] as const)]}
+            options={[
+              ['', 'everyone’s jobs'],
+              ...(data.people ?? []).map((p) => [p.name, `${p.name}’s jobs`] as const)
+            ]}
             bind:value={() => data.filter ?? '', (who) => goto(who ? `/?who=${encodeURIComponent(who)}` : '/')}
           />
           <a class="button first" href="/jobs/new">New job <kbd>N</kbd></a>

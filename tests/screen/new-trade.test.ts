@@ -9,6 +9,7 @@ import { jobState, settledFigures, words, type JobEvent } from '$core/job/index.
 import { complete } from '$core/sheets/complete.ts';
 import { dataSheetFields } from '$core/sheets/data-sheet.ts';
 import { JobSession } from '$lib/ui/job/session.svelte.ts';
+import { Unsent } from '$lib/ui/unsent/unsent.svelte.ts';
 import { JobView } from '$lib/ui/job/view.svelte.ts';
 import { ReadingLine } from '$lib/ui/job/line.svelte.ts';
 import StatePanel from '$lib/ui/job-view/StatePanel.svelte';
@@ -39,7 +40,11 @@ const engine = {
 };
 
 function open(log: JobEvent[] = []) {
-  const session = new JobSession({ job: { id: '1' }, sheet, domains: mine, engine, log, gauges, stock: [] }, () => me);
+  const session = new JobSession(
+    { job: { id: '1' }, sheet, domains: mine, engine, log, gauges, stock: [] },
+    () => me,
+    new Unsent()
+  );
   const view = new JobView(session, () => PREFS);
   const line = new ReadingLine(
     session,

@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { JobEvent } from '$core/job/index.ts';
 import type { EventInput } from '$core/job/event-input.ts';
 import { Outbox } from '$lib/ui/job/outbox.svelte.ts';
+import { Unsent } from '$lib/ui/unsent/unsent.svelte.ts';
 
 /** A server that answers as it is told, one request after the other, and a store that outlives the page. */
 const store = new Map<string, string>();
@@ -14,13 +15,19 @@ const json =
   () =>
     Promise.resolve(new Response(JSON.stringify(body), { status }));
 const away = () => Promise.reject(new TypeError('fetch failed'));
-const echo = (): Promise<Response> => json({ ok: true, out: { ...asked.at(-1), seq: asked.length } })();
+const echo = (): Promise<Response> => {
+  const last = asked.at(-1)! as EventInput & { events?: EventInput[] };
+  return json({ ok: true, out: last.events ?? { ...last, seq: asked.length } })();
+};
 const input = (id: string): EventInput => ({ id, kind: 'done', step: 'plugs' });
 let clock = 0;
 const shown = (id: string) =>
-  ({ ...input(id), seq: 0, at: new Date(1e12 + clock++).toISOString() }) as unknown as JobEvent;
-const open = () => {
-  const box = new Outbox('/api/jobs/1/events', 'unsent', (e) => heard.push(e));
+  ({ ...input(id), seq: 0, at: new Date(1e12 + clock++).toISOString(), by: ines }) as unknown as JobEvent;
+const ines = { id: 'ines', name: 'Ines' };
+/** A tab: what it has in mind of what is unsent, and the job it shows. */
+const tab = (unsent = new Unsent()) => new Outbox('1', (e) => heard.push(...e), unsent);
+const open = (unsent?: Unsent) => {
+  const box = tab(unsent);
   box.wake();
   return box;
 };
@@ -39,6 +46,7 @@ beforeEach(() => {
     setItem: (k: string, v: string) => void store.set(k, v),
     removeItem: (k: string) => void store.delete(k)
   });
+  vi.stubGlobal('BroadcastChannel', undefined);
   vi.stubGlobal('fetch', (_: string, init: { body: string }) => {
     asked.push(JSON.parse(init.body) as EventInput);
     return (answers.shift() ?? echo)();
@@ -67,7 +75,7 @@ describe('what waits to be heard', () => {
     box.post(input('a'), shown('a'));
     await settle();
     expect(box.away).toBe(true);
-    expect([...store.keys()]).toEqual(['unsent:a']);
+    expect([...store.keys()]).toEqual(['nemrik-unsent-1:a']);
     box.post(input('b'), shown('b'));
     await settle();
     // what is said meanwhile tries at once, and it is still the first that is tried
@@ -138,7 +146,7 @@ describe('what waits to be heard', () => {
   );
 
   it('kept by the version before, in one entry for the job, is taken over', async () => {
-    store.set('unsent', JSON.stringify([{ input: input('a'), shown: shown('a') }]));
+    store.set('nemrik-unsent-1', JSON.stringify([{ input: input('a'), shown: shown('a') }]));
     const box = open();
     expect(box.waiting.map((w) => w.input.id)).toEqual(['a']);
     await settle();
@@ -162,7 +170,7 @@ describe('what waits to be heard', () => {
   });
 
   it('does without a store, and with one that cannot be read', async () => {
-    store.set('unsent', '{"not": "a list"');
+    store.set('nemrik-unsent-1', '{"not": "a list"');
     const box = open();
     expect(box.waiting).toEqual([]);
     vi.stubGlobal('localStorage', {
@@ -180,12 +188,134 @@ describe('what waits to be heard', () => {
   });
 
   it('waits for the page to wake before it sends anything', async () => {
-    const box = new Outbox('/x', 'unsent', (e) => heard.push(e));
+    const box = tab();
     box.post(input('a'), shown('a'));
     await settle();
     expect(asked).toEqual([]);
     box.wake();
     await settle();
     expect(heard.map((e) => e.id)).toEqual(['a']);
+  });
+
+  it('goes under the name of who typed it, whoever sits there when it is sent', async () => {
+    answers = [away];
+    const first = open();
+    first.post(input('a'), shown('a'));
+    await settle();
+    first.sleep();
+    open();
+    await settle();
+    expect(asked.map((e) => (e as { by?: string }).by)).toEqual(['ines', 'ines']);
+  });
+
+  it('that the server fails on is tried three times, then set aside; the next goes on', async () => {
+    const fails = json({ ok: false, error: { code: 'internal', message: 'Something went wrong.' } }, 500);
+    answers = [fails, fails, fails];
+    const box = open();
+    for (const id of ['a', 'b']) box.post(input(id), shown(id));
+    await vi.advanceTimersByTimeAsync(5000);
+    expect(asked.map((e) => e.id)).toEqual(['a', 'a', 'a', 'b']);
+    expect(heard.map((e) => e.id)).toEqual(['b']);
+    expect(box.away).toBe(false);
+    expect(box.setAside).toMatchObject([{ input: { id: 'a' }, refused: { code: 'server-failed' } }]);
+    expect(box.setAside[0]!.refused!.message).toContain('Something went wrong.');
+    // asked for on purpose it is tried again
+    box.again(box.setAside[0]!);
+    await settle();
+    expect([heard.map((e) => e.id), box.setAside, store.size]).toEqual([['b', 'a'], [], 0]);
+  });
+
+  it('says what the server says is the matter, and forgets it when it is over', async () => {
+    answers = [json({ ok: false, error: { code: 'disk-full', message: 'The disk is full.' } }, 503)];
+    const box = open();
+    box.post(input('a'), shown('a'));
+    await settle();
+    expect([box.away, box.trouble]).toEqual([true, 'The disk is full.']);
+    await vi.advanceTimersByTimeAsync(1000);
+    expect([box.away, box.trouble]).toEqual([false, null]);
+  });
+
+  it('said together is sent together, and refused together', async () => {
+    answers = [json({ ok: false, error: { code: 'bad-text', message: 'Not so.' } }, 422)];
+    const box = open();
+    box.postTogether(['a', 'b', 'c'].map((id) => ({ input: input(id), shown: shown(id) })));
+    box.post(input('d'), shown('d'));
+    await settle();
+    expect(asked.map((e) => (e as { events?: EventInput[] }).events?.map((x) => x.id) ?? e.id)).toEqual([
+      ['a', 'b', 'c'],
+      'd'
+    ]);
+    expect(box.setAside.map((w) => w.input.id)).toEqual(['a', 'b', 'c']);
+    expect(heard.map((e) => e.id)).toEqual(['d']);
+    box.again(box.setAside[1]!);
+    await settle();
+    expect(heard.map((e) => e.id)).toEqual(['d', 'a', 'b', 'c']);
+    expect([box.setAside, store.size]).toEqual([[], 0]);
+  });
+
+  it('of another job goes too, from whatever page is open', async () => {
+    answers = [away];
+    const other = new Outbox('2', () => {}, new Unsent());
+    other.wake();
+    other.post(input('x'), shown('x'));
+    await settle();
+    other.sleep();
+    const box = open();
+    expect(box.waiting).toEqual([]);
+    await settle();
+    expect(asked.map((e) => e.id)).toEqual(['x', 'x']);
+    expect([heard, store.size]).toEqual([[], 0]);
+  });
+
+  it('is not sent by two tabs: the second waits for its turn, and then finds that it was heard', async () => {
+    const turns: (() => void)[] = [];
+    let busy = Promise.resolve();
+    const request = (_: string, work: () => Promise<void>) =>
+      (busy = busy.then(() => new Promise<void>((r) => turns.push(r))).then(work));
+    vi.stubGlobal('navigator', { locks: { request } });
+    const tabs = [open(), open()];
+    tabs[0]!.post(input('a'), shown('a'));
+    tabs[1]!.wake();
+    tabs[1]!.retryNow();
+    for (let k = 0; k < 4; k++) {
+      await settle();
+      turns.shift()?.();
+    }
+    await settle();
+    expect(asked.map((e) => e.id)).toEqual(['a']);
+    expect(store.size).toBe(0);
+  });
+
+  it('heard by one tab is told to the others, which show it at once', async () => {
+    const channels: { onmessage: ((m: { data: unknown }) => void) | null }[] = [];
+    class Channel {
+      onmessage: ((m: { data: unknown }) => void) | null = null;
+      constructor() {
+        channels.push(this);
+      }
+      postMessage(data: unknown) {
+        for (const c of channels) if (c !== this) c.onmessage?.({ data });
+      }
+      close() {}
+    }
+    vi.stubGlobal('BroadcastChannel', Channel);
+    const told: string[] = [];
+    const second = new Outbox('1', (e) => told.push(...e.map((x) => x.id)), new Unsent());
+    second.wake();
+    const first = open();
+    first.post(input('a'), shown('a'));
+    await settle();
+    expect([heard.map((e) => e.id), told]).toEqual([['a'], ['a']]);
+  });
+
+  it('stays on the page that said it when the store is cleared under it', async () => {
+    answers = [away];
+    const box = open();
+    box.post(input('a'), shown('a'));
+    await settle();
+    store.clear();
+    box.retryNow();
+    await settle();
+    expect([heard.map((e) => e.id), box.waiting]).toEqual([['a'], []]);
   });
 });

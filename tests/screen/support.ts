@@ -4,6 +4,7 @@ import { domains } from '$core/domains/all.ts';
 import type { TrayGauge } from '$core/tray/gauge-kinds.ts';
 import type { Prefs } from '$lib/reader/prefs.ts';
 import { JobSession } from '$lib/ui/job/session.svelte.ts';
+import { Unsent } from '$lib/ui/unsent/unsent.svelte.ts';
 import { ReadingLine } from '$lib/ui/job/line.svelte.ts';
 import { JobView } from '$lib/ui/job/view.svelte.ts';
 import { loadSurface } from '$lib/ui/surfaces/load.ts';
@@ -53,7 +54,7 @@ export function screen(o: Opened) {
     gauges,
     stock: o.stock ?? []
   };
-  const session = new JobSession(data, () => (o.who === undefined ? me : o.who));
+  const session = new JobSession(data, () => (o.who === undefined ? me : o.who), new Unsent());
   const view = new JobView(session, prefs);
   const line = new ReadingLine(session, () => view.selected.step, prefs);
   const type = (text: string) => {

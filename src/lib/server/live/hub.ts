@@ -107,7 +107,8 @@ export function eventStream(pick: (told: Told) => object | null): Response {
         }
       };
       streams.add(off);
-      send('retry: 500\n\n');
+      // what changed before this line was there is not told: whoever opens it looks for itself
+      send('retry: 500\n\ndata: {"resync":true}\n\n');
     },
     cancel: () => off()
   });

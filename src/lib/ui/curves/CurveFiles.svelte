@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { CurveTable } from '$core/calculations/curve/curve-table.ts';
+  import { save } from '../primitives/save.ts';
   import Field from '../primitives/Field.svelte';
   import type { CurvePicture } from './curve-series.ts';
 
@@ -11,6 +12,8 @@
     /** what the timing can have been read with: it makes the uncertainty of the points */
     gauges?: { id: string; name: string }[];
   }
+  /** all are written together: more would hold the log of the job up */
+  const MOST_POINTS = 1000;
   let { picture, title, onimport, gauges = [] }: Props = $props();
   let table = $state.raw<CurveTable | null>(null);
   let fileName = $state('');
@@ -27,6 +30,11 @@
     fileName = f.name;
     chosen = null;
     table = (await file()).readCurveFile(await f.text());
+    if (table.points.length > MOST_POINTS)
+      table.problems.unshift({
+        line: 0,
+        message: `It has ${table.points.length} points; at most ${MOST_POINTS} are taken at once. Leave out every second, or bring in a part.`
+      });
   }
   function drop() {
     table = null;
@@ -39,10 +47,10 @@
   }
   async function saveAs(what: 'measured' | 'predicted' | 'svg') {
     const f = await file();
-    if (what === 'measured') f.save(`${name}-measured.csv`, 'text/csv', f.measuredCsv(picture));
+    if (what === 'measured') save(`${name}-measured.csv`, 'text/csv', f.measuredCsv(picture));
     else if (what === 'predicted')
-      f.save(`${name}-predicted.csv`, 'text/csv', f.predictedCsv(picture.predicted[0]?.points ?? []));
-    else f.save(`${name}.svg`, 'image/svg+xml', f.curveSvg(picture, title));
+      save(`${name}-predicted.csv`, 'text/csv', f.predictedCsv(picture.predicted[0]?.points ?? []));
+    else save(`${name}.svg`, 'image/svg+xml', f.curveSvg(picture, title));
   }
 </script>
 

@@ -1,7 +1,10 @@
 import type { CurveTable } from '$core/calculations/curve/curve-table.ts';
-import type { JobSession } from '../job/session.svelte.ts';
+import type { Draft, JobSession } from '../job/session.svelte.ts';
 
-/** Writes the points of a file into a step as if they had been typed, speed and timing after one another. */
+/**
+ * Writes the points of a file into a step as if they had been typed, speed and timing after one another: all of them, or
+ * none.
+ */
 export function importSweep(
   session: JobSession,
   stepId: string,
@@ -13,8 +16,9 @@ export function importSweep(
   const asks = step.choices.some((c) => c.id === 'sweep-scale');
   // where the step does not ask whose degrees are read, a file of the distributor's is doubled as it comes in
   const factor = scale === 'distributor' && !asks ? 2 : 1;
+  const drafts: Draft[] = [];
   if (asks)
-    session.say({ kind: 'choose', school: 'sweep-scale', option: scale === 'distributor' ? 'bench' : 'engine' });
+    drafts.push({ kind: 'choose', school: 'sweep-scale', option: scale === 'distributor' ? 'bench' : 'engine' });
   // the way a point was read follows from the speed before it: where a file names it, the speeds are put in that order
   const up = table.points.filter((p) => p.dir !== 'down');
   const down = table.points.filter((p) => p.dir === 'down').sort((a, b) => b.rpm - a.rpm);
@@ -26,7 +30,8 @@ export function importSweep(
     ];
     for (const [slot, quantity, text, defaultUnit] of figures) {
       const gauge = slot === 'sweep-deg' ? gaugeId : null;
-      if (session.say({ kind: 'reading', step: stepId, slot, quantity, text, defaultUnit, gaugeId: gauge })) return;
+      drafts.push({ kind: 'reading', step: stepId, slot, quantity, text, defaultUnit, gaugeId: gauge });
     }
   }
+  session.sayAll(drafts);
 }

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount, tick } from 'svelte';
   import { goto } from '$app/navigation';
-  import type { Waiting } from '../job/waiting.ts';
+  import type { Waiting } from '../unsent/waiting.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import { press } from '../keys/keys.ts';
   import Frame from '../primitives/Frame.svelte';

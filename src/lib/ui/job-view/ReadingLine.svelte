@@ -100,6 +100,8 @@
     <button class="unsent" onclick={() => session.outbox.retryNow()}
       >{session.outbox.waiting.length} unsent, trying again</button
     >
+  {:else if session.outbox.waiting.length > 20}
+    <p class="keys" role="status">writing {session.outbox.waiting.length} figures into the log …</p>
   {:else}
     <div class="keys" aria-hidden="true">
       <kbd>Enter</kbd> log <kbd>Esc</kbd> drop <kbd>A</kbd> amend last <kbd>D</kbd> done <kbd>?</kbd> keys

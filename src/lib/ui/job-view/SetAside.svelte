@@ -1,10 +1,26 @@
 <script lang="ts">
   import Caution from '../job/Caution.svelte';
+  import { save } from '../primitives/save.ts';
+  import { asFile } from '../unsent/as-file.ts';
   import type { JobSession } from '../job/session.svelte.ts';
-  import type { Waiting } from '../job/waiting.ts';
+  import type { Waiting } from '../unsent/waiting.ts';
 
   /** What the server would not take: what was typed and why not, to be put back on the line or dropped on purpose. */
   let { session, onagain }: { session: JobSession; onagain: (w: Waiting) => void } = $props();
+  const me = $derived(session.me?.id);
+  /** what was said together stands as one */
+  const shown = $derived.by(() => {
+    const all = session.outbox.setAside;
+    return all
+      .filter((w, k) => !w.group || all.findIndex((x) => x.group === w.group) === k)
+      .map((w) => ({ w, n: w.group ? all.filter((x) => x.group === w.group).length : 1 }));
+  });
+  const saveAll = () =>
+    save(
+      `not-taken-${session.jobId.slice(0, 6)}.json`,
+      'application/json',
+      asFile(session.jobId, session.outbox.setAside)
+    );
   const typed = (w: Waiting) => ('text' in w.input ? w.input.text : null);
   const stepOf = (w: Waiting) => {
     const id = 'step' in w.input ? w.input.step : undefined;
@@ -25,11 +41,15 @@
   };
 </script>
 
-{#each session.outbox.setAside as w (w.input.id)}
+{#each shown as { w, n } (w.input.id)}
   <Caution role="alert">
-    <b>{what(w)} was not taken.</b>
-    {w.refused!.message} It stays here until you drop it.
-    {#if typed(w) !== null}<button class="link" onclick={() => onagain(w)}>Put it back on the line</button>{/if}
+    <b>{n > 1 ? `${n} figures brought in together were not taken, none of them.` : `${what(w)} was not taken.`}</b>
+    {w.refused!.message}
+    {w.shown.by.id === me ? '' : `It was typed by ${w.shown.by.name}.`} It stays here until you drop it.
+    {#if n === 1 && typed(w) !== null}<button class="link" onclick={() => onagain(w)}>Put it back on the line</button
+      >{/if}
+    <button class="link" onclick={() => session.outbox.again(w)}>Send it again</button>
+    <button class="link" onclick={saveAll}>Save as a file</button>
     <button class="link" onclick={() => session.outbox.drop(w)}>Drop it</button>
   </Caution>
 {/each}

@@ -3,6 +3,7 @@
   import type { Reading } from '$core/job/replayed.ts';
   import type { SchoolId } from '$core/domains/list.ts';
   import { notSettled } from '$core/job/admit.ts';
+  import { dateText, timeText } from '$lib/reader/dates.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import Lazy from '../primitives/Lazy.svelte';
   import { loadSurface, surfaceHere, weighSchool } from '../surfaces/load.ts';
@@ -11,7 +12,7 @@
   import SetAside from './SetAside.svelte';
   import type { ReadingLine } from '../job/line.svelte.ts';
   import type { JobSession } from '../job/session.svelte.ts';
-  import type { Waiting } from '../job/waiting.ts';
+  import type { Waiting } from '../unsent/waiting.ts';
   import type { JobView } from '../job/view.svelte.ts';
 
   interface Props {
@@ -61,10 +62,13 @@
       </Caution>
     {/if}
     <SetAside {session} {onagain} />
-    {#if session.outbox.away}
-      <Caution role="alert"
-        ><b>The server or its database does not answer.</b> What you log stays here as unsent and is sent again by itself.</Caution
-      >
+    {#if session.outbox.away || session.knownAt !== null}
+      <Caution role="alert">
+        {#if session.outbox.trouble}<b>{session.outbox.trouble}</b>
+        {:else}<b>The server or its database does not answer.</b> What you log stays here as unsent and is sent again by itself.{/if}
+        {#if session.knownAt !== null}This is the last known state of the job, of {dateText(session.knownAt, prefs)}
+          {timeText(session.knownAt, prefs)}: what others logged since is not in it.{/if}
+      </Caution>
     {/if}
     {#if open && step.hazards.length}
       <Caution>

@@ -12,7 +12,13 @@ import type { EventInput } from '$core/job/event-input.ts';
 import type { TrayGauge } from '$core/tray/gauge-kinds.ts';
 import type { StockItem } from '$core/tray/part-kinds.ts';
 import { Outbox } from './outbox.svelte.ts';
-import type { Refused } from './waiting.ts';
+import { follow } from '../live/live.ts';
+import { News } from '../live/news.ts';
+import type { Unsent } from '../unsent/unsent.svelte.ts';
+import type { Refused } from '../unsent/waiting.ts';
+import { pageKeptAt } from '../live/kept-pages.ts';
+import { keepState, keptState } from './last-known.ts';
+import { newId } from './new-id.ts';
 import { stateOf } from './state-memo.ts';
 
 export type { Draft };
@@ -44,9 +50,13 @@ export class JobSession {
   readonly #domains: Domain[];
   #gauges: TrayGauge[];
   #me: () => Person | null;
-  #fetching: Promise<void> | null = null;
+  /** when the state shown was known to be the newest, while the server does not answer and this is the last known one */
+  knownAt = $state<string | null>(null);
+  readonly #news = new News(() => this.#fetchLog());
+  readonly #engineNews = new News(() => this.#fetchEngine());
+  readonly #stockNews = new News(() => this.#fetchStock());
 
-  constructor(data: SessionData, me: () => Person | null) {
+  constructor(data: SessionData, me: () => Person | null, unsent?: Unsent) {
     this.jobId = data.job.id;
     this.sheet = data.sheet;
     this.#domains = data.domains;
@@ -55,7 +65,7 @@ export class JobSession {
     this.log = data.log;
     this.#gauges = data.gauges;
     this.#me = me;
-    this.outbox = new Outbox(`/api/jobs/${data.job.id}/events`, `nemrik-unsent-${data.job.id}`, (e) => this.#take([e]));
+    this.outbox = new Outbox(data.job.id, (e) => this.#take(e), unsent);
   }
 
   /** Log and unheard events together. */
@@ -70,6 +80,10 @@ export class JobSession {
   readonly state = $derived.by(() => stateOf(this.sheet, this.engine, this.all, this.#domains));
   readonly unsent = $derived.by(() => new Set(this.outbox.waiting.map((p) => p.input.id)));
 
+  get me(): Person | null {
+    return this.#me();
+  }
+
   gaugesOf(kind: string): TrayGauge[] {
     return this.#gauges.filter((g) => g.kind === kind);
   }
@@ -81,25 +95,50 @@ export class JobSession {
   /** Says something to the log. Answers the refusal when the core would not admit it; then nothing is sent. */
   say(draft: Draft): Refused | null {
     this.refusal = null;
+    const said = this.#understand(draft, true);
+    if ('code' in said) return this.#refuse(said);
+    this.outbox.post(said.input, said.shown);
+    return null;
+  }
+
+  /** Says many things at once, as the points of a file: all are written, or none. */
+  sayAll(drafts: readonly Draft[]): Refused | null {
+    this.refusal = null;
+    const all: { input: EventInput; shown: JobEvent }[] = [];
+    const admitted = new Set<string>();
+    for (const draft of drafts) {
+      // one figure of a kind that is admitted stands for the others: the server judges each
+      const kind = draft.kind === 'reading' ? `${draft.step} ${draft.slot}` : null;
+      const said = this.#understand(draft, kind === null || !admitted.has(kind));
+      if ('code' in said) return this.#refuse(said);
+      if (kind !== null) admitted.add(kind);
+      all.push(said);
+    }
+    this.outbox.postTogether(all);
+    return null;
+  }
+
+  #understand(draft: Draft, mustBeAdmitted: boolean): Refused | { input: EventInput; shown: JobEvent } {
     const me = this.#me();
     if (!me)
-      return this.#refuse({
+      return {
         code: 'nobody-acts',
         message: 'Choose your name at the top first: every reading is kept with who took it.'
-      });
+      };
     const read = understand(draft, {
       gauge: (g) => this.#gauges.find((x) => x.id === g),
       part: (p) => this.stock.find((x) => x.id === p),
       quantityOf: (r) => this.state.readings.find((x) => x.id === r)?.quantity
     });
-    if (!read.ok) return this.#refuse({ code: read.error.code, message: read.error.message });
+    if (!read.ok) return { code: read.error.code, message: read.error.message };
     const body = read.out;
-    const answer = admit(this.state, this.engine, this.all, body);
-    if (!answer.ok) return this.#refuse({ code: answer.error.code, message: answer.error.message });
-    const id = crypto.randomUUID();
+    if (mustBeAdmitted) {
+      const answer = admit(this.state, this.engine, this.all, body);
+      if (!answer.ok) return { code: answer.error.code, message: answer.error.message };
+    }
+    const id = newId();
     const shown = { ...body, id, seq: 0, at: new Date().toISOString(), by: me } as JobEvent;
-    this.outbox.post({ id, ...draft } as EventInput, shown);
-    return null;
+    return { input: { id, ...draft } as EventInput, shown };
   }
 
   /** The last thing this person wrote that can still be undone. */
@@ -113,42 +152,64 @@ export class JobSession {
   /** Opens the live line; to be called in the browser only. Answers how to close it. */
   connect(): () => void {
     this.outbox.wake();
-    const live = new EventSource(`/api/jobs/${this.jobId}/live?engine=${encodeURIComponent(this.engine.id)}`);
-    live.onmessage = (m) => {
-      const told = JSON.parse(m.data) as { seq?: number; engine?: string; stock?: boolean; resync?: boolean };
-      if (told.resync) void this.refreshStock();
-      if (told.engine) void this.refreshEngine();
-      else if (told.stock) void this.refreshStock();
-      else if (told.resync || (told.seq ?? 0) > (this.log[this.log.length - 1]?.seq ?? 0)) void this.catchUp();
-    };
+    this.#fromLastKnown();
+    const all = [this.#news, this.#engineNews, this.#stockNews];
+    for (const n of all) n.open();
+    const retry = () => all.forEach((n) => n.retry());
+    addEventListener('online', retry);
+    const leave = follow((told) => {
+      const newest = this.log[this.log.length - 1]?.seq ?? 0;
+      if (told.resync || (told.job === this.jobId && (told.seq ?? 0) > newest)) void this.catchUp();
+      if (told.engine === this.engine.id) void this.refreshEngine();
+      if (told.resync || told.stock) void this.refreshStock();
+    });
     return () => {
-      live.close();
+      leave();
+      removeEventListener('online', retry);
+      for (const n of all) n.close();
       this.outbox.sleep();
     };
   }
 
-  async catchUp(): Promise<void> {
-    // one at a time; a call that comes meanwhile asks once more afterwards
-    const before = this.#fetching;
-    if (before) await before;
-    this.#fetching = (async () => {
-      const after = this.log[this.log.length - 1]?.seq ?? 0;
-      const r = await fetch(`/api/jobs/${this.jobId}/events?after=${after}`).catch(() => null);
-      if (r?.ok) this.#take((await r.json()).out);
-    })();
-    await this.#fetching;
-    this.#fetching = null;
+  catchUp = (): Promise<void> => this.#news.want();
+  /** The data sheet, and what earlier jobs found: both are told as a change of the engine. */
+  refreshEngine = (): Promise<void> => this.#engineNews.want();
+  refreshStock = (): Promise<void> => this.#stockNews.want();
+
+  async #fetchLog(): Promise<boolean> {
+    const after = this.log[this.log.length - 1]?.seq ?? 0;
+    const events = await fetched<JobEvent[]>(`/api/jobs/${this.jobId}/events?after=${after}`);
+    if (!events) return false;
+    this.#take(events);
+    if (this.knownAt !== null) {
+      this.knownAt = null;
+      void this.refreshEngine();
+    }
+    return true;
   }
 
-  async refreshEngine(): Promise<void> {
-    // the data sheet, and what earlier jobs found: both are told as a change of the engine
-    const r = await fetch(`/api/jobs/${this.jobId}/engine`).catch(() => null);
-    if (r?.ok) this.engine = (await r.json()).out;
+  async #fetchEngine(): Promise<boolean> {
+    const engine = await fetched<Engine>(`/api/jobs/${this.jobId}/engine`);
+    if (engine) this.engine = engine;
+    return engine !== null;
   }
 
-  async refreshStock(): Promise<void> {
-    const r = await fetch('/api/stock').catch(() => null);
-    if (r?.ok) this.stock = (await r.json()).out;
+  async #fetchStock(): Promise<boolean> {
+    const stock = await fetched<StockItem[]>('/api/stock');
+    if (stock) this.stock = stock;
+    return stock !== null;
+  }
+
+  /** A page that was shown without the server begins with what was last known of the job here. */
+  #fromLastKnown(): void {
+    this.knownAt = pageKeptAt();
+    if (this.knownAt === null) return;
+    void keptState(this.jobId).then((last) => {
+      if (!last || last.log.length <= this.log.length) return;
+      this.log = last.log;
+      this.engine = last.engine;
+      if (this.knownAt !== null) this.knownAt = last.at;
+    });
   }
 
   #take(events: JobEvent[]): void {
@@ -158,20 +219,31 @@ export class JobSession {
     const log = [...this.log, ...fresh].sort((a, b) => a.seq - b.seq);
     // events of others may come after one of ours is answered: fetch what lies between
     const gap = log[log.length - 1]!.seq !== log.length;
-    this.log = gap ? this.log : log;
     if (gap) void this.#catchGap();
+    else {
+      this.log = log;
+      keepState(this.jobId, () => ({ log: this.log, engine: this.engine }));
+    }
     const other = fresh.find((e) => e.by.id !== this.#me()?.id);
     if (other)
       this.announcement = `${other.by.name}: ${other.kind === 'reading' ? `reading ${other.text}` : other.kind}`;
   }
 
   async #catchGap(): Promise<void> {
-    const r = await fetch(`/api/jobs/${this.jobId}/events?after=0`).catch(() => null);
-    if (r?.ok) this.log = (await r.json()).out;
+    const whole = await fetched<JobEvent[]>(`/api/jobs/${this.jobId}/events?after=0`);
+    if (whole) this.log = whole;
+    else void this.catchUp();
   }
 
   #refuse(r: Refused): Refused {
     this.refusal = r;
     return r;
   }
+}
+
+/** What an address of the API answers, or null when it does not. */
+async function fetched<T>(address: string): Promise<T | null> {
+  const r = await fetch(address).catch(() => null);
+  const body = r?.ok ? ((await r.json().catch(() => null)) as { out: T } | null) : null;
+  return body?.out ?? null;
 }

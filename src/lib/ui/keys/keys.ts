@@ -31,16 +31,16 @@ export function press(key: string): boolean {
 
 /** Listens for `G` then a letter; answers true when the key was taken. */
 export function makeGoTo(go: (href: string) => void): (e: KeyboardEvent) => boolean {
-  let armed = 0;
+  let armed = -Infinity;
   return (e) => {
     const key = e.key.toLowerCase();
     const place = places.find((p) => p.key === key);
     if (armed > performance.now() - 1200 && place) {
-      armed = 0;
+      armed = -Infinity;
       go(place.href);
       return true;
     }
-    armed = key === 'g' ? performance.now() : 0;
+    armed = key === 'g' ? performance.now() : -Infinity;
     return key === 'g';
   };
 }

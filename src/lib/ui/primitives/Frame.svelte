@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Snippet } from 'svelte';
+  import { getContext, type Component, type Snippet } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { inField, isIn, makeGoTo, places, withModifier } from '../keys/keys.ts';
@@ -16,6 +16,8 @@
   }
   let { subject, keys = [], onkey, children, foot }: Props = $props();
 
+  /** what every page says in its header, whatever it is about */
+  const Note = getContext<Component | undefined>('note');
   const job = $derived(page.url.pathname.startsWith('/jobs/') && page.params.id ? `/jobs/${page.params.id}` : null);
   let showKeys = $state(false);
   const goTo = makeGoTo((href) => void goto(href));
@@ -42,6 +44,7 @@
       {#if job}<a href={job} aria-current="page">Job</a>{/if}
     </nav>
     {#if subject}<div class="subject">{@render subject()}</div>{/if}
+    {#if Note}<Note />{/if}
     <Who />
   </header>
   {@render children()}

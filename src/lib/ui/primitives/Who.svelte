@@ -1,6 +1,7 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
   import { page } from '$app/state';
+  import { forgetPages } from '../live/kept-pages.ts';
   import Field from './Field.svelte';
   import Panel from './Panel.svelte';
 
@@ -31,6 +32,7 @@
     if (await send('/api/person', body)) {
       asked = null;
       name = '';
+      await forgetPages();
     }
   }
   async function prefer(body: { theme?: string; length?: string }) {

@@ -23,7 +23,7 @@ export const GET = api(async (event: RequestEvent) =>
 );
 
 /** Events that are written together, or not at all. */
-const MOST = 2000;
+const MOST = 2400;
 const LARGEST = 1000 * 1024;
 const person = z.string().min(1).max(60).optional();
 const several = z.strictObject({ by: person, events: z.array(eventInput).min(1).max(MOST) });

@@ -6,10 +6,14 @@ export interface Refused {
   message: string;
 }
 
+/** Something that was said on this device and that the server has not taken yet. */
 export interface Waiting {
+  jobId: string;
   input: EventInput;
-  /** the event as this screen shows it until the server's comes back */
+  /** the event as this screen shows it until the server's comes back; it is written under the name in it */
   shown: JobEvent;
+  /** said together with others of this mark: written together, or not at all */
+  group?: string;
   /** the server would not take it, and why: it is kept until it is mended or dropped on purpose */
   refused?: Refused;
 }

@@ -1,0 +1,35 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { unsent } from './unsent.svelte.ts';
+
+  /** What of this device the server has not taken, on whatever page one is; the job in hand says its own itself. */
+  const here = $derived(page.url.pathname.startsWith('/jobs/') ? page.params.id : undefined);
+  const others = $derived(unsent.entries.filter((w) => w.jobId !== here));
+  const refused = $derived(others.filter((w) => w.refused));
+  const waiting = $derived(others.filter((w) => !w.refused));
+  const count = (n: number) => (n === 1 ? 'one thing' : `${n} things`);
+</script>
+
+{#if waiting.length && unsent.away}
+  <a class="unsent" href="/jobs/{waiting[0]!.jobId}" role="status"
+    >{count(waiting.length)} unsent, sent again by itself</a
+  >
+{/if}
+{#if refused.length}
+  <a class="unsent" href="/jobs/{refused[0]!.jobId}" role="status">{count(refused.length)} not taken: look at it</a>
+{/if}
+
+<style>
+  .unsent {
+    display: inline-flex;
+    align-items: center;
+    min-height: 32px;
+    padding: 0 10px;
+    font-size: var(--t2);
+    font-weight: 600;
+    color: var(--unsure);
+    border-left: 4px solid var(--unsure);
+    text-decoration: none;
+    white-space: nowrap;
+  }
+</style>
