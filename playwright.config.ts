@@ -11,6 +11,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     baseURL: process.env.E2E_A,
+    // what is kept for want of a server would stand in the way of tests about its absence; one file of tests is about it
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

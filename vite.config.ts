@@ -7,9 +7,10 @@ const together: [name: string, test: RegExp][] = [
   ['core', /\/src\/core\/(job|units|numerics|errors|engine|tray)\//],
   [
     'crank',
-    /\/src\/core\/(domains\/(engine|crank|distributor)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict))\//
+    // what is only written down comes with the run sheet: a screen never fetches a manifest
+    /\/src\/core\/(domains\/(engine|crank|distributor)\/(?!(manifest|schools|hazards|fields|flags|rules|slots|figures)\.ts)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict)\/)/
   ],
-  ['frame', /\/src\/lib\/(reader|ui\/(keys|primitives|theme))\//],
+  ['frame', /\/src\/lib\/(reader|ui\/(keys|primitives|theme|unsent|live))\//],
   ['view', /\/src\/lib\/ui\/(job|job-view|instruments\/two-lap-dial)\//]
 ];
 

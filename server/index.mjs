@@ -1,4 +1,5 @@
 import { createServer } from 'node:http';
+import { fileURLToPath } from 'node:url';
 import { allowedHosts, nameIn, originsIn, protocolOf, refusal } from './hosts.mjs';
 
 /**
@@ -28,6 +29,7 @@ const names = allowedHosts({ ...env, HOST: host });
 delete env.ORIGIN;
 env.PROTOCOL_HEADER = 'x-nemrik-protocol';
 env.BODY_SIZE_LIMIT ??= '1M';
+env.NEMRIK_CALC_WORKER ??= fileURLToPath(new URL('../build/calc/worker.js', import.meta.url));
 const { handler } = await import('../build/handler.js');
 
 let ending = false;

@@ -14,7 +14,7 @@ export const init: ServerInit = () => {
   // open streams would hold the server for its whole grace period
   const end = () => {
     stopDeriving();
-    void closeLive();
+    closeLive();
   };
   process.once('SIGTERM', end);
   process.once('SIGINT', end);

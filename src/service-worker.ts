@@ -29,8 +29,19 @@ worker.addEventListener('activate', (e) => {
         Promise.all(names.filter((n) => n.startsWith('nemrik-shell-') && n !== SHELL).map((n) => caches.delete(n)))
       )
       .then(() => worker.clients.claim())
+      .then(keepShown)
   );
 });
+
+/** The pages that were open before this worker was there: it has not seen them come. */
+async function keepShown(): Promise<void> {
+  const cache = await caches.open(PAGES);
+  for (const { url } of await worker.clients.matchAll({ type: 'window' })) {
+    if (await cache.match(url)) continue;
+    const page = await fetch(url).catch(() => null);
+    if (page?.ok && !page.redirected) await keep(url, page);
+  }
+}
 
 worker.addEventListener('fetch', (e) => {
   const { request } = e;
@@ -81,7 +92,7 @@ async function marked(known: Response): Promise<Response> {
 function nothing(request: Request): Response {
   if (request.mode !== 'navigate') return Response.error();
   const html = `<!doctype html><html lang="en-GB"><meta charset="utf-8"><meta name="viewport" content="width=device-width">
-<title>Nemrik</title><body style="font:18px/1.5 sans-serif;max-width:36em;margin:3em auto;padding:0 1em">
+<meta http-equiv="refresh" content="5"><title>Nemrik</title><body style="font:17px/1.5 sans-serif;background:#fbfbf8;color:#15211d;max-width:36em;margin:4em auto;padding:0 1em">
 <h1>The server does not answer</h1><p>This page was not opened on this device before, so there is nothing of it to show.
 What was typed here is kept and sent when the server is back.</p><p><a href="/">To the floor</a></p>`;
   return new Response(html, { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } });

@@ -30,12 +30,14 @@ export async function ensureBuild() {
     'package-lock.json',
     'svelte.config.js',
     'vite.config.ts',
+    'vite.calc.config.ts',
     'scripts/lib/core-version.mjs'
   ]);
   if (existsSync(join(root, 'build/index.js')) && same('build', want)) return false;
   say('Building …');
-  if ((await run('npx', ['vite', 'build', '--logLevel', 'error'])) !== 0)
-    throw new Stop('The build failed: see the lines above.');
+  for (const config of [[], ['--config', 'vite.calc.config.ts']])
+    if ((await run('npx', ['vite', 'build', '--logLevel', 'error', ...config])) !== 0)
+      throw new Stop('The build failed: see the lines above.');
   writeFileSync(stamp('build'), want);
   return true;
 }

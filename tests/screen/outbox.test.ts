@@ -318,4 +318,18 @@ describe('what waits to be heard', () => {
     await settle();
     expect([heard.map((e) => e.id), box.waiting]).toEqual([['a'], []]);
   });
+
+  it('said in one moment is sent in the order in which it was said, over a reload too', async () => {
+    answers = Array(6).fill(away) as typeof answers;
+    const first = open();
+    const ids = ['z', 'm', 'a', 'q', 'b'];
+    const at = new Date(2e12).toISOString();
+    for (const id of ids) first.post(input(id), { ...shown(id), at });
+    await settle();
+    first.sleep();
+    answers = [];
+    expect(open().waiting.map((w) => w.input.id)).toEqual(ids);
+    await settle();
+    expect(heard.map((e) => e.id)).toEqual(ids);
+  });
 });

@@ -18,7 +18,7 @@ beforeAll(async () => {
   ({ by, jobId, engineId } = await smallWorkshop());
 });
 afterAll(async () => {
-  await closeLive();
+  closeLive();
   await derivedSettled();
   await away();
 });

@@ -84,6 +84,7 @@ export function apiEvent(o: {
     url,
     request: new Request(url, body === undefined ? {} : { method: 'POST', body }),
     locals: { person: o.person ?? null, prefs },
+    getClientAddress: () => '192.0.2.7',
     cookies: { set: (name: string, value: string) => void (set[name] = value), get: (name: string) => set[name] }
     // eslint-disable-next-line @typescript-eslint/no-explicit-any
   } as any;

@@ -49,8 +49,9 @@ export async function workshop(
       ...(more.gauges ?? [])
     ])
       await c.query(
-        'INSERT INTO gauge (id, name, kind, resolution, accuracy) VALUES ($1, $1, $2, $3, $4) ON CONFLICT DO NOTHING',
-        [id, kind, resolution, accuracy]
+        'INSERT INTO gauge (id, name, kind, resolution, accuracy) VALUES ($1, $2, $3, $4, $5) ON CONFLICT DO NOTHING',
+        // a name that no test gives by hand
+        [id, `${id} of the bench`, kind, resolution, accuracy]
       );
     const engineId = `engine-${randomUUID().slice(0, 8)}`;
     await c.query('INSERT INTO engine (id, name) VALUES ($1, $1)', [engineId]);

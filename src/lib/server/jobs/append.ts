@@ -5,7 +5,7 @@ import { partsTaken } from '$core/job/taken.ts';
 import { stateOf } from '$core/sheets/index.ts';
 import { withTransaction, type Queryable } from '../db/pool.ts';
 import { notFound, Refusal, violated } from '../errors.ts';
-import { amendmentOn, eventById, insertEvent, lockJob, logOf } from '../repositories/events.ts';
+import { amendmentOn, eventById, eventsById, insertEvent, lockJob, logOf } from '../repositories/events.ts';
 import { gaugeById } from '../repositories/gauges.ts';
 import { holdParts, partsOf } from '../repositories/stock.ts';
 import { deriveSoon } from './derive.ts';
@@ -20,6 +20,8 @@ interface Job {
   lastSeq: number;
   /** written in this transaction already */
   fresh: JobEvent[];
+  /** events whose ids were sent and that are there */
+  known: Map<string, JobEvent & { jobId: string }>;
 }
 
 /**
@@ -39,9 +41,18 @@ export async function appendAll(jobId: string, inputs: readonly EventInput[], by
         if (!job) throw notFound('job');
         const out: JobEvent[] = [];
         const fresh: JobEvent[] = [];
+        const known = new Map(
+          (
+            await eventsById(
+              inputs.map((i) => i.id),
+              c
+            )
+          ).map((e) => [e.id, e])
+        );
         for (const [k, input] of inputs.entries()) {
           at = k;
-          const one = await writeOne(jobId, { ...job, fresh }, input, by, c);
+          const one = await writeOne(jobId, { ...job, fresh, known }, input, by, c);
+          known.set(one.id, { ...one, jobId });
           out.push(one);
           if (one.seq > job.lastSeq) fresh.push(one);
         }
@@ -57,7 +68,7 @@ export async function appendAll(jobId: string, inputs: readonly EventInput[], by
 }
 
 async function writeOne(jobId: string, job: Job, input: EventInput, by: Person, c: Queryable): Promise<JobEvent> {
-  const before = await eventById(input.id, c);
+  const before = job.known.get(input.id);
   if (before) {
     if (before.jobId !== jobId) throw new Refusal(409, 'id-taken', 'This id belongs to another job.', 'id');
     const { jobId: _, ...event } = before;

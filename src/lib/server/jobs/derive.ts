@@ -9,6 +9,7 @@ import {
   behindFirst,
   behindOf,
   clearDerived,
+  hardlyWait,
   isBehind,
   lockDerived,
   writeDerived,
@@ -39,6 +40,8 @@ const inHand = new Map<string, { now: Promise<void>; after?: Promise<void> }>();
 async function deriveNow(jobId: string, onlyBehind: boolean): Promise<void> {
   const { engineId } = await jobById(jobId);
   await withTransaction(async (c) => {
+    // what follows from a log can wait for whoever holds the job; a page that would like it cannot
+    await hardlyWait(c);
     await lockDerived(engineId, c);
     if (onlyBehind && !(await isBehind(jobId, CORE_VERSION, c))) return;
     const job = await jobById(jobId, c);
@@ -110,15 +113,26 @@ export async function freshenSome(ids: readonly string[]): Promise<boolean> {
 
 /** Works out some jobs one after the other; where something holds them up, the page shows what there is. */
 async function deriveThose(ids: readonly string[]): Promise<boolean> {
-  try {
-    for (const id of ids) await derive(id, true);
-    return true;
-  } catch (e) {
-    if (troubleOf(e) !== 'busy') throw e;
-    catchUpSoon();
-    return false;
+  let all = true;
+  for (const id of ids) {
+    if ((heldUntil.get(id) ?? 0) > performance.now()) {
+      all = false;
+      continue;
+    }
+    heldUntil.delete(id);
+    try {
+      await derive(id, true);
+    } catch (e) {
+      if (troubleOf(e) !== 'busy') throw e;
+      heldUntil.set(id, performance.now() + HOLD_OFF_MS);
+      all = false;
+    }
   }
+  return all;
 }
+/** Jobs that somebody held when they were to be worked out, and until when no page tries them again. */
+const heldUntil = new Map<string, number>();
+const HOLD_OFF_MS = 3000;
 
 let catching: Promise<void> | null = null;
 let stopped = false;
@@ -135,13 +149,19 @@ export function catchUpSoon(): void {
 const BATCH = 50;
 async function catchUp(): Promise<void> {
   let done = 0;
+  const held = new Set<string>();
   let told = Date.now();
   for (;;) {
     const behind = await behindFirst(CORE_VERSION, BATCH);
-    if (behind.length === 0 || stopped) break;
-    for (const { id } of behind) {
+    // one that somebody holds is left for the next time
+    const free = behind.filter(({ id }) => !held.has(id));
+    if (free.length === 0 || stopped) break;
+    for (const { id } of free) {
       if (stopped) return;
-      await derive(id, true);
+      await derive(id, true).catch((e) => {
+        if (troubleOf(e) !== 'busy') throw e;
+        held.add(id);
+      });
       done++;
       // requests come first: the next job waits for the next turn of the loop
       await new Promise((r) => setImmediate(r));

@@ -121,9 +121,11 @@ export function eventStream(pick: (told: Told) => object | null): Response {
   });
 }
 
-/** Ends every stream and the listening connection, so that the process can end at once. */
-export async function closeLive(): Promise<void> {
-  closing = true;
+/** Ends every stream and the listening connection, so that the process can end at once; for good, unless told otherwise. */
+export function closeLive(forGood = true): void {
+  closing = forGood;
   for (const off of [...streams]) off();
-  await client?.end().catch(() => {});
+  const c = client;
+  client = null;
+  if (c) hangUp(c);
 }

@@ -23,6 +23,9 @@ export interface Derived {
 export const lockDerived = (engineId: string, on: Queryable) =>
   query('derived-lock', `SELECT pg_advisory_xact_lock(hashtextextended('derived ' || $1, 0))`, [engineId], on);
 
+/** In this transaction a lock that is not given at once is done without. */
+export const hardlyWait = (on: Queryable) => query('derived-hardly-wait', `SET LOCAL lock_timeout = '250ms'`, [], on);
+
 /**
  * Writes what follows from a job's log, under the lock of its engine. Where figures that later jobs are judged with have
  * changed, the rows of those are behind from now on.

@@ -50,14 +50,17 @@ export async function logOf(jobId: string, after = 0, on?: Queryable, through = 
   });
 }
 
-export async function eventById(id: string, on?: Queryable): Promise<(JobEvent & { jobId: string }) | null> {
-  const [row] = await query<EventRow & { job_id: string }>(
-    'event-by-id',
-    SELECT.replace('SELECT e.id', 'SELECT e.job_id, e.id') + ' WHERE e.id = $1',
-    [id],
+export const eventById = async (id: string, on?: Queryable) => (await eventsById([id], on))[0] ?? null;
+
+/** Those of some events that are there, with their jobs. */
+export async function eventsById(ids: readonly string[], on?: Queryable): Promise<(JobEvent & { jobId: string })[]> {
+  const rows = await query<EventRow & { job_id: string }>(
+    'events-by-id',
+    SELECT.replace('SELECT e.id', 'SELECT e.job_id, e.id') + ' WHERE e.id = ANY($1)',
+    [ids],
     on
   );
-  return row ? { ...toEvent(row), jobId: row.job_id } : null;
+  return rows.map((row) => ({ ...toEvent(row), jobId: row.job_id }));
 }
 
 /** The live amendment of a reading that was made on a given state of it. */

@@ -3,6 +3,7 @@
   import { goto } from '$app/navigation';
   import type { Waiting } from '../unsent/waiting.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
+  import { dayText } from '$lib/reader/dates.ts';
   import { press } from '../keys/keys.ts';
   import Frame from '../primitives/Frame.svelte';
   import { JobSession, type SessionData } from '../job/session.svelte.ts';
@@ -151,8 +152,9 @@
 </svelte:head>
 
 <Frame {keys} onkey={key}>
-  {#snippet subject()}<b>{data.job.engineName}</b> · {session.sheet.short}{#if data.job.promisedOn}&nbsp;· for {data.job
-        .promisedOn}{/if}{/snippet}
+  {#snippet subject()}<b>{data.job.engineName}</b> · {session.sheet.short}{#if data.job.promisedOn}&nbsp;· for {dayText(
+        data.job.promisedOn
+      )}{/if}{/snippet}
   <div class="job">
     <Spine
       steps={now.steps}

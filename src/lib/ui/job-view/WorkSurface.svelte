@@ -3,7 +3,7 @@
   import type { Reading } from '$core/job/replayed.ts';
   import type { SchoolId } from '$core/domains/list.ts';
   import { notSettled } from '$core/job/admit.ts';
-  import { dateText, timeText } from '$lib/reader/dates.ts';
+  import { timeText } from '$lib/reader/dates.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import Lazy from '../primitives/Lazy.svelte';
   import { loadSurface, surfaceHere, weighSchool } from '../surfaces/load.ts';
@@ -66,8 +66,8 @@
       <Caution role="alert">
         {#if session.outbox.trouble}<b>{session.outbox.trouble}</b>
         {:else}<b>The server or its database does not answer.</b> What you log stays here as unsent and is sent again by itself.{/if}
-        {#if session.knownAt !== null}This is the last known state of the job, of {dateText(session.knownAt, prefs)}
-          {timeText(session.knownAt, prefs)}: what others logged since is not in it.{/if}
+        {#if session.knownAt !== null}This is the last known state of the job, of {timeText(session.knownAt, prefs)}:
+          what others logged since is not in it.{/if}
       </Caution>
     {/if}
     {#if open && step.hazards.length}

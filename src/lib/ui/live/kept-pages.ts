@@ -7,4 +7,5 @@ export async function forgetPages(): Promise<void> {
 }
 
 /** When this page was fetched, where it is shown from this device because the server does not answer; else null. */
-export const pageKeptAt = (): string | null => document.documentElement.dataset.kept ?? null;
+export const pageKeptAt = (): string | null =>
+  typeof document === 'undefined' ? null : (document.documentElement.dataset.kept ?? null);

@@ -1,5 +1,9 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { page } from '$app/state';
+  import { timeText } from '$lib/reader/dates.ts';
+  import type { Prefs } from '$lib/reader/prefs.ts';
+  import { pageKeptAt } from '../live/kept-pages.ts';
   import { unsent } from './unsent.svelte.ts';
 
   /** What of this device the server has not taken, on whatever page one is; the job in hand says its own itself. */
@@ -7,9 +11,16 @@
   const others = $derived(unsent.entries.filter((w) => w.jobId !== here));
   const refused = $derived(others.filter((w) => w.refused));
   const waiting = $derived(others.filter((w) => !w.refused));
+  let last = $state<string | null>(null);
+  onMount(() => {
+    last = pageKeptAt();
+  });
   const count = (n: number) => (n === 1 ? 'one thing' : `${n} things`);
 </script>
 
+{#if last && !here}
+  <span class="unsent" role="status">last known state, of {timeText(last, page.data.prefs as Prefs)}</span>
+{/if}
 {#if waiting.length && unsent.away}
   <a class="unsent" href="/jobs/{waiting[0]!.jobId}" role="status"
     >{count(waiting.length)} unsent, sent again by itself</a

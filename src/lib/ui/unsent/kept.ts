@@ -19,7 +19,9 @@ export const kept = {
         .filter((k) => k.includes(':'))
         .map(read)
         .filter((w) => w !== null);
-      return found.sort((a, b) => (a.shown.at < b.shown.at ? -1 : a.shown.at > b.shown.at ? 1 : 0));
+      return found.sort(
+        (a, b) => (a.shown.at < b.shown.at ? -1 : a.shown.at > b.shown.at ? 1 : 0) || (a.place ?? 0) - (b.place ?? 0)
+      );
     } catch {
       return null;
     }

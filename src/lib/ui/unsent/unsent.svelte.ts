@@ -29,6 +29,7 @@ export class Unsent {
   /** what it says is the matter with it, when it says something */
   trouble = $state<string | null>(null);
   #pages = 0;
+  #said = 0;
   #sending = false;
   #more = false;
   #tries = 0;
@@ -59,12 +60,13 @@ export class Unsent {
     return () => void all.delete(hearer);
   }
 
-  post(said: readonly Waiting[]): void {
-    for (const w of said) {
+  post(said: readonly Omit<Waiting, 'place'>[]): void {
+    const placed = said.map((w) => ({ ...w, place: this.#said++ }));
+    for (const w of placed) {
       this.#own.add(w.input.id);
       kept.put(w);
     }
-    this.entries = [...this.entries, ...said];
+    this.entries = [...this.entries, ...placed];
     this.retryNow();
   }
 

@@ -1,15 +1,10 @@
-import { json } from '@sveltejs/kit';
-import { runCalc } from '$core/index.ts';
-import { readJson, refused } from '$lib/server/http.ts';
-import type { RequestHandler } from './$types';
+import { json, type RequestEvent } from '@sveltejs/kit';
+import { calculate } from '$lib/server/calc/calculate.ts';
+import { api, readJson } from '$lib/server/http.ts';
 
-export const POST: RequestHandler = async ({ params, request }) => {
-  let input: unknown;
-  try {
-    input = await readJson(request);
-  } catch (e) {
-    return refused(e);
-  }
-  const answer = runCalc(params.name, input);
+export const POST = api(async (event: RequestEvent) => {
+  const input = await readJson(event.request);
+  const size = Number(event.request.headers.get('content-length') ?? Infinity);
+  const answer = await calculate(event.params['name']!, input, size, event.getClientAddress());
   return json(answer, { status: answer.ok ? 200 : answer.error.code === 'unknown-calc' ? 404 : 422 });
-};
+});

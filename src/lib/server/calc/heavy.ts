@@ -1,0 +1,94 @@
+import { availableParallelism } from 'node:os';
+import { Worker } from 'node:worker_threads';
+import type { Result } from '$core/index.ts';
+import { Refusal, unavailable } from '../errors.ts';
+
+/** What one process does of heavy work at a time, for all callers and for one, and how long one piece may take. */
+export interface Limits {
+  workers: number;
+  /** waiting and running */
+  all: number;
+  perCaller: number;
+  ms: number;
+}
+const LIMITS: Limits = { workers: Math.max(1, availableParallelism() - 1), all: 24, perCaller: 3, ms: 10_000 };
+
+interface Piece {
+  name: string;
+  input: unknown;
+  done: (answer: Result<unknown>) => void;
+  failed: (e: unknown) => void;
+}
+
+/**
+ * Calculations that would hold every other request up, on threads of their own. A caller has few of them at a time; one
+ * that takes too long is ended with its thread.
+ */
+export class HeavyWork {
+  readonly #queue: Piece[] = [];
+  readonly #idle: Worker[] = [];
+  readonly #callers = new Map<string, number>();
+  #running = 0;
+
+  constructor(
+    private readonly script: string | URL,
+    private readonly limits: Limits = LIMITS
+  ) {}
+
+  async run(name: string, input: unknown, caller: string): Promise<Result<unknown>> {
+    const mine = this.#callers.get(caller) ?? 0;
+    if (mine >= this.limits.perCaller)
+      throw new Refusal(
+        429,
+        'too-many-at-once',
+        `${mine} long calculations of yours are at work already: wait for one of them, then ask again.`
+      );
+    if (this.#queue.length + this.#running >= this.limits.all)
+      throw unavailable(new Error('calculations wait'), 'busy');
+    this.#callers.set(caller, mine + 1);
+    try {
+      return await new Promise<Result<unknown>>((done, failed) => {
+        this.#queue.push({ name, input, done, failed });
+        this.#next();
+      });
+    } finally {
+      const left = this.#callers.get(caller)! - 1;
+      if (left) this.#callers.set(caller, left);
+      else this.#callers.delete(caller);
+    }
+  }
+
+  /** Ends the threads. */
+  async close(): Promise<void> {
+    await Promise.all(this.#idle.splice(0).map((w) => w.terminate()));
+  }
+
+  #next(): void {
+    if (this.#queue.length === 0 || this.#running >= this.limits.workers) return;
+    const piece = this.#queue.shift()!;
+    this.#running++;
+    const worker = this.#idle.pop() ?? new Worker(this.script);
+    worker.ref();
+    const over = (settle: () => void, keep: boolean) => {
+      clearTimeout(limit);
+      worker.removeAllListeners();
+      worker.unref();
+      if (keep) this.#idle.push(worker);
+      else void worker.terminate();
+      this.#running--;
+      settle();
+      this.#next();
+    };
+    const limit = setTimeout(() => over(() => piece.failed(tooLong(this.limits.ms)), false), this.limits.ms);
+    worker.on('message', (answer: Result<unknown>) => over(() => piece.done(answer), true));
+    worker.on('error', (e) => over(() => piece.failed(e), false));
+    worker.postMessage({ name: piece.name, input: piece.input });
+  }
+}
+
+const tooLong = (ms: number) =>
+  new Refusal(
+    422,
+    'too-long',
+    `This would take longer than ${ms / 1000} s. Ask for less at once: fewer parts, points or readings.`
+  );
