@@ -27,7 +27,7 @@ export function originsIn(text) {
  * The names under which this server answers: its own machine's for what it listens on, those of ORIGIN, and those in
  * NEMRIK_HOSTS. Any other Host header is refused: a page of a foreign name that points here would else act as one of ours.
  */
-export function allowedHosts({ HOST = '127.0.0.1', ORIGIN, NEMRIK_HOSTS = '' }, machine = here()) {
+export function allowedHosts({ HOST = '127.0.0.1', ORIGIN = '', NEMRIK_HOSTS = '' }, machine = here()) {
   const names = new Set(LOOPBACK);
   if (!LOOPBACK.includes(bracketed(HOST.toLowerCase()))) {
     names.add(bracketed(HOST.toLowerCase()));

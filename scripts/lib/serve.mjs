@@ -7,7 +7,7 @@ import { Stop, say } from './stop.mjs';
 
 const file = join(local, 'server.json');
 const SUPERVISOR = join(root, 'scripts/supervisor.mjs');
-export const LOG = join(local, 'server.log');
+export const LOG = process.env.NEMRIK_LOG ?? join(local, 'server.log');
 export const DATABASES = { demo: 'nemrik_demo', start: 'nemrik' };
 
 /** The database of a mode: on a cluster of our own, or where DATABASE_URL says, which is then nobody's but the user's. */

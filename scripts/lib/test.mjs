@@ -15,12 +15,13 @@ const results = join(root, 'test-results');
  * A check that is not a test counts as one. Ends with "N passed, N failed" alone on a line.
  *   ./nemrik test            everything
  *   ./nemrik test core server browser checks      only those
+ *   ./nemrik test reliability                     what of it takes minutes: kills, hostile requests, a full disk
  */
 export async function testAll(only) {
-  const known = ['checks', 'core', 'server', 'browser'];
+  const known = ['checks', 'core', 'server', 'browser', 'reliability'];
   const strange = only.find((o) => !known.includes(o));
   if (strange) throw new Stop(`"${strange}" is no group of tests. There are: ${known.join(', ')}.`);
-  const wanted = (name) => only.length === 0 || only.includes(name);
+  const wanted = (name) => (only.length === 0 && name !== 'reliability') || only.includes(name);
   const total = { passed: 0, failed: 0 };
   const add = ({ passed, failed }) => {
     total.passed += passed;
@@ -45,7 +46,7 @@ export async function testAll(only) {
     add(await check('types of the core', 'npx', ['tsc', '-p', 'src/core/tsconfig.json']));
     add(await check('types and components', 'npm', ['run', '-s', 'check']));
   }
-  const needsServer = wanted('server') || wanted('browser') || wanted('core');
+  const needsServer = wanted('server') || wanted('browser') || wanted('core') || wanted('reliability');
   if (needsServer) await ensureBuild();
   const db = cluster('pg-test', { durable: false });
   const started = [];
@@ -58,6 +59,7 @@ export async function testAll(only) {
       );
     }
     if (wanted('server')) add(await vitest('server', ['--project', 'server'], { TEST_ADMIN_URL: db.url('postgres') }));
+    if (wanted('reliability')) add(await reliability(db));
     if (wanted('browser')) add(await browser(db, started));
   } finally {
     for (const s of started) s.kill('SIGTERM');
@@ -66,6 +68,14 @@ export async function testAll(only) {
   say(`${total.passed} passed, ${total.failed} failed`);
   if (total.failed > 0 || total.passed === 0) process.exitCode = 1;
 }
+
+/** Everything about staying up, in full. */
+const reliability = (db) =>
+  vitest(
+    'reliability',
+    ['--project', 'server', 'tests/reliability', 'tests/server/held-up.test.ts', 'tests/server/doors.test.ts'],
+    { TEST_ADMIN_URL: db.url('postgres'), RELIABILITY: 'long' }
+  );
 
 async function check(name, command, args) {
   const ok = (await run(command, args)) === 0;

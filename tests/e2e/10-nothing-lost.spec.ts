@@ -94,7 +94,7 @@ test('a reading the server fails on is set aside and shown, and those behind it 
   await type(page, '342.5');
   await type(page, '343.5');
   const aside = page.getByRole('alert').filter({ hasText: 'was not taken' });
-  await expect(aside).toContainText('“342.5” for “True TDC” was not taken.', { timeout: 12_000 });
+  await expect(aside).toContainText('“342.5” for “True TDC found” was not taken.', { timeout: 12_000 });
   await expect(readingsTable(page)).toContainText('343.5°');
   await expect(page.getByText('does not answer')).toBeHidden();
   const file = page.waitForEvent('download');
@@ -153,7 +153,8 @@ test.describe('without the server', () => {
     // logged after the page was fetched: it is in the last known state all the same
     await type(page, '342.5');
     await expect(unsentRows(page)).toHaveCount(0);
-    await page.waitForFunction(async () => (await (await caches.open('nemrik-last')).keys()).length > 0);
+    const kept = () => page.evaluate(async () => (await (await caches.open('nemrik-last')).keys()).length);
+    await expect.poll(kept).toBe(1);
     await context.setOffline(true);
     await page.reload();
     await alive(page);

@@ -76,6 +76,6 @@ describe('what can go wrong gets one clear sentence', () => {
   });
 
   it('a group of tests that does not exist', () => {
-    expect(run(['test', 'everything']).stderr).toContain('There are: checks, core, server, browser.');
+    expect(run(['test', 'everything']).stderr).toContain('There are: checks, core, server, browser, reliability.');
   });
 });

@@ -67,11 +67,12 @@ export class HeavyWork {
     if (this.#queue.length === 0 || this.#running >= this.limits.workers) return;
     const piece = this.#queue.shift()!;
     this.#running++;
-    const worker = this.#idle.pop() ?? new Worker(this.script);
+    // one that breaks while it is idle breaks nothing: the next piece finds it gone
+    const worker = this.#idle.pop() ?? new Worker(this.script).on('error', () => {});
     worker.ref();
     const over = (settle: () => void, keep: boolean) => {
       clearTimeout(limit);
-      worker.removeAllListeners();
+      worker.off('message', answered).off('error', broke).off('exit', gone);
       worker.unref();
       if (keep) this.#idle.push(worker);
       else void worker.terminate();
@@ -80,8 +81,10 @@ export class HeavyWork {
       this.#next();
     };
     const limit = setTimeout(() => over(() => piece.failed(tooLong(this.limits.ms)), false), this.limits.ms);
-    worker.on('message', (answer: Result<unknown>) => over(() => piece.done(answer), true));
-    worker.on('error', (e) => over(() => piece.failed(e), false));
+    const answered = (answer: Result<unknown>) => over(() => piece.done(answer), true);
+    const broke = (e: unknown) => over(() => piece.failed(e), false);
+    const gone = () => broke(new Error('a calculation thread ended'));
+    worker.on('message', answered).on('error', broke).on('exit', gone);
     worker.postMessage({ name: piece.name, input: piece.input });
   }
 }
