@@ -17,6 +17,7 @@ const HEADERS = {
   'content-security-policy': "default-src 'self'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'",
   'cache-control': 'private, no-cache'
 };
+const LARGEST = 1024 * 1024;
 const GRACE_MS = 3000;
 const DRAIN_MS = 2000;
 
@@ -28,7 +29,7 @@ const names = allowedHosts({ ...env, HOST: host });
 // the application takes its origin from each request: it may be reached under several names
 delete env.ORIGIN;
 env.PROTOCOL_HEADER = 'x-nemrik-protocol';
-env.BODY_SIZE_LIMIT ??= '1M';
+env.BODY_SIZE_LIMIT = String(LARGEST);
 env.NEMRIK_CALC_WORKER ??= fileURLToPath(new URL('../build/calc/worker.js', import.meta.url));
 const { handler } = await import('../build/handler.js');
 
@@ -39,12 +40,14 @@ const server = createServer({ headersTimeout: 10_000, requestTimeout: 30_000, ke
   if (ending) res.setHeader('connection', 'close');
   res.on('finish', () => drained(req));
   if (!names.has(nameIn(req.headers.host))) return say(res, 421, 'foreign-host', refusal(req.headers.host));
+  if (Number(req.headers['content-length'] ?? 0) > LARGEST)
+    return say(res, 413, 'too-large', `A request may bring ${LARGEST / 1024} kB, this one brings more.`);
   req.headers['x-nemrik-protocol'] = protocolOf(req.headers.host, origins);
   handler(req, res, () => say(res, 404, 'not-found', 'There is nothing at this address.'));
 });
 
 function say(res, status, code, message) {
-  res.writeHead(status, { 'content-type': 'application/json', connection: 'close' });
+  res.writeHead(status, { 'content-type': 'application/json' });
   res.end(JSON.stringify({ ok: false, error: { code, message, path: '' } }));
 }
 
@@ -56,6 +59,8 @@ function drained(req) {
 }
 
 server.on('clientError', (e, socket) => {
+  // the rest of a request that was answered already
+  if (e.code === 'HPE_CLOSED_CONNECTION') return socket.destroy();
   const [status, text] =
     e.code === 'HPE_HEADER_OVERFLOW'
       ? ['431 Request Header Fields Too Large', 'The address or the headers are too long.']
@@ -85,7 +90,15 @@ function finish(signal) {
 
 for (const s of ['SIGTERM', 'SIGINT']) process.on(s, () => end(s));
 // a promise nobody waits for is noted, and ends nothing
-process.on('unhandledRejection', (e) => console.error(new Date().toISOString(), 'error an unexpected failure', e));
+process.on('unhandledRejection', (e) => {
+  // where, and not what: a message may quote what was written
+  const where = String(e?.stack ?? '')
+    .split('\n')
+    .filter((l) => /^\s+at /.test(l));
+  console.error(
+    [`${new Date().toISOString()} error an unexpected failure, ${e?.name} ${e?.code ?? ''}`, ...where].join('\n')
+  );
+});
 
 // whoever looks after this server is gone: it would be in the way of the next one
 const parent = process.ppid;

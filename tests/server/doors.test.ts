@@ -3,10 +3,12 @@ import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Person } from '$core/job/index.ts';
 import { authorOf, actAs, whoActs } from '$lib/server/auth/who.ts';
+import { getPool } from '$lib/server/db/pool.ts';
 import { Refusal } from '$lib/server/errors.ts';
 import { readForm } from '$lib/server/forms.ts';
 import { appendAll } from '$lib/server/jobs/append.ts';
 import { derivedSettled } from '$lib/server/jobs/derive.ts';
+import { withoutRows } from '$lib/server/log.ts';
 import { addEngine } from '$lib/server/repositories/engines.ts';
 import { logOf } from '$lib/server/repositories/events.ts';
 import { addPerson, people } from '$lib/server/repositories/people.ts';
@@ -161,6 +163,23 @@ describe('names', () => {
     const ids = await Promise.all(['Pump 1', 'Pump 2', '泵'].map((n) => addEngine(n, '', [], by)));
     expect(new Set(ids.map((i) => i.slice(-16))).size).toBe(3);
     for (const id of ids) expect(id).toMatch(/^([a-z0-9-]+-)?[0-9a-f]{16}$/);
+  });
+});
+
+describe('the log of the server', () => {
+  it('says what happened and where, and holds nothing of a row', async () => {
+    await addPerson('Ursula Quite-Private');
+    const failed = await getPool()
+      .query(`INSERT INTO person (id, name) VALUES ('x', 'Ursula Quite-Private')`)
+      .catch((e: unknown) => e);
+    expect(JSON.stringify(failed)).toContain('quite-private');
+    const said = withoutRows(failed);
+    expect(said.toLowerCase()).not.toContain('quite-private');
+    expect(said).toContain('database error, 23505, table person, rule person_name');
+    expect(said).toContain('doors.test.ts');
+    const outer = withoutRows(Object.assign(new Error('outer'), { cause: failed }));
+    expect(outer).toContain('Error: outer');
+    expect(outer.toLowerCase()).not.toContain('quite-private');
   });
 });
 
