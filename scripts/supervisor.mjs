@@ -15,11 +15,11 @@ const db = databaseOf(mode);
 
 const FIRST_MS = 250;
 const MOST_MS = 30_000;
-const STEADY_MS = 60_000;
+const STEADY_MS = 5000;
 const LOOK_MS = 1000;
 const GRACE_MS = 6000;
 
-/** How long to wait before the next try: doubled with each failure, from the start again after a minute without one. */
+/** How long to wait before the next try: doubled with each failure, from the start again once it has stood for a while. */
 function backOff() {
   let tries = 0;
   let since = 0;

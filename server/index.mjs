@@ -68,9 +68,11 @@ server.on('clientError', (e, socket) => {
         ? ['408 Request Timeout', 'The request did not arrive in time.']
         : ['400 Bad Request', 'This is no request that can be read.'];
   if (!socket.writable) return socket.destroy();
+  // an answer to HEAD has no body, and of what could not be read one only knows how it begins
+  const body = /^(GET|POST) /.test(e.rawPacket?.toString('latin1', 0, 5) ?? '') ? text : '';
   socket.end(
     `HTTP/1.1 ${status}\r\nconnection: close\r\ncontent-type: text/plain; charset=utf-8\r\nx-content-type-options: nosniff\r\n` +
-      `content-length: ${Buffer.byteLength(text)}\r\n\r\n${text}`
+      `content-length: ${Buffer.byteLength(body)}\r\n\r\n${body}`
   );
 });
 

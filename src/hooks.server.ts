@@ -54,15 +54,19 @@ export const handle: Handle = async ({ event, resolve }) => {
   return isApi ? asJson(response) : response;
 };
 
-/** Forms are checked by the framework; a JSON write from another site is not. */
+/** What a page of another site can send without asking first: it always says where it comes from. */
+const FORM = /^\s*(application\/x-www-form-urlencoded|multipart\/form-data|text\/plain)\b/i;
+
+/** A write comes from a page of ours, or from no page at all; a form, which any page can send, from a page of ours. */
 function mustBeOurs(request: Request, url: URL): void {
-  const writes = request.method !== 'GET' && request.method !== 'HEAD';
+  if (['GET', 'HEAD', 'OPTIONS'].includes(request.method)) return;
   const origin = request.headers.get('origin');
-  if (writes && origin !== null && origin !== url.origin)
+  const isForm = FORM.test(request.headers.get('content-type') ?? '');
+  if (origin === null ? isForm : origin !== url.origin)
     throw new Refusal(
       403,
       'other-origin',
-      `This request comes from another site (${isClean(origin) ? origin.slice(0, 80) : 'unreadable'}), not from ${url.origin}. Behind TLS or another name, start Nemrik with ORIGIN set to that address.`
+      `This request comes from another site (${origin !== null && isClean(origin) ? origin.slice(0, 80) : 'it does not say which'}), not from ${url.origin}. Behind TLS or another name, start Nemrik with ORIGIN set to that address.`
     );
 }
 

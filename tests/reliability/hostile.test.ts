@@ -168,12 +168,11 @@ function hostile(c: Chance): Sent {
   if (c.often(0.05)) headers['x-nemrik-protocol'] = c.of(['https', 'javascript', 'a:b']);
   if (c.often(0.05)) headers['range'] = 'bytes=0-5,9-1';
   if (c.often(0.05)) headers['if-none-match'] = '"x"';
-  return {
-    method,
-    path: PATHS(c) + QUERIES(c),
-    headers,
-    body: method === 'GET' || method === 'HEAD' ? null : bodyOf(c, headers)
-  };
+  const path = PATHS(c) + QUERIES(c);
+  const body = method === 'GET' || method === 'HEAD' ? null : bodyOf(c, headers);
+  // without it what follows would be read as the next request
+  if (body !== null) headers['content-length'] = String(Buffer.byteLength(body));
+  return { method, path, headers, body };
 }
 
 function bodyOf(c: Chance, headers: Record<string, string>): string | Buffer {
