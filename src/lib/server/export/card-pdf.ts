@@ -60,7 +60,7 @@ class Sheet {
 }
 
 /** The job card on A4: one page for an ordinary job, more when there are many readings. */
-export function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<ArrayBuffer>> {
+export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<ArrayBuffer>> {
   const { card, engine, job } = data;
   const doc = newPaper(`Job card, ${engine.name}`);
   const s = new Sheet(doc);
@@ -121,7 +121,9 @@ export function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<ArrayB
     [`when (${prefs.zone})`, 150, 24],
     ['replaces', 175, 21]
   ]);
-  for (const r of card.readings)
+  for (const [k, r] of card.readings.entries()) {
+    // a log of thousands takes a second: other requests come in between
+    if (k % 100 === 99) await new Promise((next) => setImmediate(next));
     s.row([
       [r.label, LEFT, 50],
       [understood(r.reading, r.reading.quantity, prefs), 64, 26, true, true],
@@ -130,6 +132,7 @@ export function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<ArrayB
       [timeText(r.reading.at, prefs), 150, 24],
       [r.replaced, 175, 21]
     ]);
+  }
   s.room(22);
   s.y = Math.max(s.y + 16, Math.min(BOTTOM + 8, s.y + 30));
   s.rule(0.4, LEFT, 96);

@@ -11,8 +11,18 @@
     let k = 0;
     return sweep.points.map((p) => ({ p, j: p.deg === null ? null : (sweep.compare?.points[k++] ?? null) }));
   });
+  /** A long sweep, as a file brings it, stands with its last points: all of them at once would hold the screen up. */
+  const MOST = 60;
+  let all = $state(false);
+  const shown = $derived(all || judged.length <= MOST ? judged : judged.slice(-MOST));
 </script>
 
+{#if shown.length < judged.length}
+  <p class="small quiet">
+    The last {MOST} of {judged.length} points.
+    <button class="link" onclick={() => (all = true)}>Show all of them</button>
+  </p>
+{/if}
 <table>
   <caption>Points of the sweep, each {plusMinus(sweep.uDeg, 1)}°</caption>
   <thead
@@ -20,7 +30,7 @@
     ></thead
   >
   <tbody>
-    {#each judged as { p, j } (p.n)}
+    {#each shown as { p, j } (p.n)}
       <tr>
         <td class="quiet">{p.dir}</td>
         <td class="n"

@@ -1,10 +1,16 @@
 import type { Waiting } from './waiting.ts';
 
 const PREFIX = 'nemrik-unsent-';
-const keyOf = (w: Waiting) => `${PREFIX}${w.jobId}:${w.input.id}`;
+/** What was said together stands in one entry. */
+const keyOf = (w: Waiting) => `${PREFIX}${w.jobId}:${w.group ?? w.input.id}`;
+const byKey = (all: readonly Waiting[]): Map<string, Waiting[]> => {
+  const by = new Map<string, Waiting[]>();
+  for (const w of all) by.set(keyOf(w), [...(w.group ? (by.get(keyOf(w)) ?? []) : []), w]);
+  return by;
+};
 
 /**
- * What waits on this device, one entry an event: of two tabs each writes and takes away only what it said or what was
+ * What waits on this device, one entry for each thing said: of two tabs each writes and takes away only what it said or what was
  * heard, so neither can overwrite the other's. Where there is no store, the page alone holds it.
  */
 export const kept = {
@@ -17,8 +23,7 @@ export const kept = {
       fromBefore();
       const found = keys()
         .filter((k) => k.includes(':'))
-        .map(read)
-        .filter((w) => w !== null);
+        .flatMap(read);
       return found.sort(
         (a, b) => (a.shown.at < b.shown.at ? -1 : a.shown.at > b.shown.at ? 1 : 0) || (a.place ?? 0) - (b.place ?? 0)
       );
@@ -27,19 +32,18 @@ export const kept = {
     }
   },
 
-  /** Answers whether it is kept: private windows have no store, and a full one takes nothing. */
-  put(w: Waiting): boolean {
+  /** Of things said together all are given. Private windows have no store, and a full one takes nothing. */
+  put(all: readonly Waiting[]): void {
     try {
-      localStorage.setItem(keyOf(w), JSON.stringify(w));
-      return true;
+      for (const [key, list] of byKey(all)) localStorage.setItem(key, JSON.stringify(list[0]!.group ? list : list[0]));
     } catch {
-      return false;
+      /* the page alone holds it then */
     }
   },
 
-  drop(w: Waiting): void {
+  drop(all: readonly Waiting[]): void {
     try {
-      localStorage.removeItem(keyOf(w));
+      for (const key of byKey(all).keys()) localStorage.removeItem(key);
     } catch {
       /* there was none */
     }
@@ -56,14 +60,14 @@ function keys(): string[] {
 }
 
 /** An entry that cannot be read is none; it stays where it is, for whoever can. */
-function read(key: string): Waiting | null {
+function read(key: string): Waiting[] {
   try {
-    const w = JSON.parse(localStorage.getItem(key) ?? 'null') as Waiting | null;
-    if (typeof w?.input?.id !== 'string' || typeof w.shown?.at !== 'string') return null;
+    const all = [JSON.parse(localStorage.getItem(key) ?? '[]') as Waiting | Waiting[]].flat();
+    if (!all.every((w) => typeof w.input.id === 'string' && typeof w.shown.at === 'string')) return [];
     // earlier versions had the job in the key alone
-    return { ...w, jobId: w.jobId ?? key.slice(PREFIX.length, key.indexOf(':')) };
+    return all.map((w) => ({ ...w, jobId: w.jobId ?? key.slice(PREFIX.length, key.indexOf(':')) }));
   } catch {
-    return null;
+    return [];
   }
 }
 
@@ -78,7 +82,7 @@ function fromBefore(): void {
     }
     // what cannot be read stays where it is
     if (!Array.isArray(list)) continue;
-    for (const w of list as Waiting[]) kept.put({ ...w, jobId: key.slice(PREFIX.length) });
+    kept.put((list as Waiting[]).map((w) => ({ ...w, jobId: key.slice(PREFIX.length) })));
     localStorage.removeItem(key);
   }
 }

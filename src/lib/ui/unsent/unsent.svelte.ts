@@ -62,10 +62,8 @@ export class Unsent {
 
   post(said: readonly Omit<Waiting, 'place'>[]): void {
     const placed = said.map((w) => ({ ...w, place: this.#said++ }));
-    for (const w of placed) {
-      this.#own.add(w.input.id);
-      kept.put(w);
-    }
+    for (const w of placed) this.#own.add(w.input.id);
+    kept.put(placed);
     this.entries = [...this.entries, ...placed];
     this.retryNow();
   }
@@ -189,8 +187,8 @@ export class Unsent {
   #forget(gone: readonly Waiting[]): void {
     const ids = new Set(gone.map((w) => w.input.id));
     this.entries = this.entries.filter((w) => !ids.has(w.input.id));
+    kept.drop(gone);
     for (const w of gone) {
-      kept.drop(w);
       this.#own.delete(w.input.id);
       this.#failures.delete(w.input.id);
     }
@@ -203,7 +201,7 @@ export class Unsent {
   #replace(changed: readonly Waiting[]): void {
     const by = new Map(changed.map((w) => [w.input.id, w]));
     this.entries = this.entries.map((w) => by.get(w.input.id) ?? w);
-    for (const w of changed) kept.put(w);
+    kept.put(changed);
   }
 }
 

@@ -7,6 +7,7 @@
   import { importSweep } from '../../curves/import-sweep.ts';
   import { formatSpeed } from '$core/units/format.ts';
   import { plusMinus } from '$core/job/words.ts';
+  import { dateText } from '../../../reader/dates.ts';
   import Verdict from '../../primitives/Verdict.svelte';
   import ReadingText from '../../job/ReadingText.svelte';
 
@@ -74,7 +75,7 @@
               .state.work.mark.errorDeg > 0
               ? 'early'
               : 'late'}{session.state.work.mark.from
-              ? ` as proved on ${session.state.work.mark.from.at.slice(0, 10)}`
+              ? ` as proved on ${dateText(session.state.work.mark.from.at, prefs)}`
               : ''}, is taken off every reading.{:else}No job has proved this mark: its error is not known and not taken
             off.{/if}
         </p>
