@@ -22,12 +22,14 @@
   <span class="unsent" role="status">last known state, of {timeText(last, page.data.prefs as Prefs)}</span>
 {/if}
 {#if waiting.length && unsent.away}
-  <a class="unsent" href="/jobs/{waiting[0]!.jobId}" role="status"
-    >{count(waiting.length)} unsent, sent again by itself</a
+  <span role="status"
+    ><a class="unsent" href="/jobs/{waiting[0]!.jobId}">{count(waiting.length)} unsent, sent again by itself</a></span
   >
 {/if}
 {#if refused.length}
-  <a class="unsent" href="/jobs/{refused[0]!.jobId}" role="status">{count(refused.length)} not taken: look at it</a>
+  <span role="status"
+    ><a class="unsent" href="/jobs/{refused[0]!.jobId}">{count(refused.length)} not taken: look at it</a></span
+  >
 {/if}
 
 <style>
