@@ -35,6 +35,7 @@ export const alive = (page: Page) => page.waitForSelector('html[data-hydrated]')
 export async function workAs(page: Page, name: string): Promise<void> {
   const panel = page.getByRole('dialog', { name: /at the bench/ });
   if (!(await panel.isVisible())) await page.getByRole('banner').getByRole('button').first().click();
+  await expect(panel.getByLabel('Another name')).toBeVisible();
   const known = panel.getByRole('button', { name: new RegExp(`^${name}`) });
   if (await known.isVisible()) await known.click();
   else {
