@@ -17,7 +17,14 @@ const part = { ...nothing, thicknessMm: null, uMm: null };
 /** Fills an empty database with the demo workshop, through the same doors as a person at a screen. */
 export async function fillDemo(): Promise<void> {
   for (const p of staff) await addPerson(p.name, p.role, slug(p.name));
-  for (const g of gauges) await addGauge({ ...g, id: slug(g.name), perRevMm: g.perRevMm ?? null });
+  for (const g of gauges)
+    await addGauge({
+      ...g,
+      id: slug(g.name),
+      perRevMm: g.perRevMm ?? null,
+      scatter: g.scatter ?? null,
+      scatterDof: g.scatterDof ?? null
+    });
   for (const e of engines) {
     const values: SheetValue[] = Object.entries(e.sheet).map(([name, [given, unit = null]]) => {
       const read = parseSheetValue(name, given, unit);

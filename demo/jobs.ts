@@ -23,7 +23,7 @@ function wholeFit(o: {
     ...done('intake', 'safe', 'bench', 'plugs', 'bar', 'wheel'),
     ...pairs(o.depth, ...o.pairs),
     ...done('tdc', 'mark', 'probe-out'),
-    { sign: 'intakeJustClosed', seen: true },
+    { sign: 'airPushedOut', seen: true },
     { sign: 'bothValvesClosed', seen: true },
     ...done('stroke', 'ref'),
     { read: o.tower, step: 'tower', slot: 'tower' },
@@ -155,7 +155,7 @@ const winchSwap: Line[] = [
   ...done('float', 'safe', 'map', 'plugs', 'bar', 'wheel'),
   ...pairs('71 thou', ['345.5', '15.5'], ['345.0', '15.5'], ['345.5', '16.0']),
   ...done('tdc', 'probe-out', 'mark'),
-  { sign: 'intakeJustClosed', seen: true },
+  { sign: 'airPushedOut', seen: true },
   { sign: 'companionRocking', seen: true },
   ...done('stroke', 'ref'),
   { read: '68', step: 'marks', slot: 'rotor-mark' },
@@ -437,7 +437,7 @@ export const jobs: DemoJob[] = [
       ...done('gap', 'plugs', 'bar', 'wheel'),
       ...pairs('71 thou', ['345.5', '15.5'], ['345.0', '15.5'], ['345.5', '15.5']),
       ...done('tdc', 'mark', 'probe-out'),
-      { sign: 'intakeJustClosed', seen: true },
+      { sign: 'airPushedOut', seen: true },
       { sign: 'companionRocking', seen: true },
       ...done('stroke', 'ref', 'room', 'trigger'),
       { read: '11b', step: 'index', slot: 'fires' },
@@ -536,7 +536,9 @@ export const jobs: DemoJob[] = [
         ['11', '22.90'],
         ['21', '19.57'],
         ['31', '13.18'],
-        ['41', '6.98']
+        ['41', '6.98'],
+        ['326', '10.49'],
+        ['36', '10.78']
       )
     ]
   },

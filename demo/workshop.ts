@@ -15,31 +15,86 @@ export interface DemoGauge {
   accuracy: number;
   perRevMm?: number;
   calibratedOn: string;
+  /** what one reading of this workshop scatters, where it has been measured, and from how many repeats less one */
+  scatter?: number;
+  scatterDof?: number;
 }
 
 export const gauges: DemoGauge[] = [
-  { name: 'Wheel 360, half degrees', kind: 'wheel', resolution: 0.5, accuracy: 0.25, calibratedOn: '2026-03-02' },
+  {
+    name: 'Wheel 360, half degrees',
+    kind: 'wheel',
+    resolution: 0.5,
+    accuracy: 0.25,
+    calibratedOn: '2026-03-02',
+    scatter: 0.1,
+    scatterDof: 23
+  },
   {
     name: 'Dial 0.01, long probe',
     kind: 'dial',
     resolution: 0.01,
     accuracy: 0.02,
     perRevMm: 1,
-    calibratedOn: '2026-03-02'
+    calibratedOn: '2026-03-02',
+    scatter: 0.003,
+    scatterDof: 30
   },
-  { name: 'Strobe, plain', kind: 'strobe', resolution: 0, accuracy: 0.5, calibratedOn: '2026-03-02' },
-  { name: 'Blades, metric set', kind: 'blade', resolution: 0.01, accuracy: 0.01, calibratedOn: '2026-03-02' },
-  { name: 'Blades, certified', kind: 'blade', resolution: 0, accuracy: 0.005, calibratedOn: '2026-03-02' },
+  {
+    name: 'Strobe, plain',
+    kind: 'strobe',
+    resolution: 0,
+    accuracy: 0.5,
+    calibratedOn: '2026-03-02',
+    scatter: 0.12,
+    scatterDof: 17
+  },
+  {
+    name: 'Blades, metric set',
+    kind: 'blade',
+    resolution: 0.01,
+    accuracy: 0.01,
+    calibratedOn: '2026-03-02',
+    scatter: 0.004,
+    scatterDof: 19
+  },
+  {
+    name: 'Blades, certified',
+    kind: 'blade',
+    resolution: 0,
+    accuracy: 0.005,
+    calibratedOn: '2026-03-02',
+    scatter: 0.004,
+    scatterDof: 19
+  },
   {
     name: 'Micrometer, half thou',
     kind: 'micrometer',
     resolution: 0.0127,
     accuracy: 0.0127,
-    calibratedOn: '2026-03-02'
+    calibratedOn: '2026-03-02',
+    scatter: 0.002,
+    scatterDof: 25
   },
-  { name: 'Depth gauge 0.02', kind: 'depth', resolution: 0.02, accuracy: 0.04, calibratedOn: '2026-03-02' },
+  {
+    name: 'Depth gauge 0.02',
+    kind: 'depth',
+    resolution: 0.02,
+    accuracy: 0.04,
+    calibratedOn: '2026-03-02',
+    scatter: 0.008,
+    scatterDof: 11
+  },
   { name: 'Torque wrench 10 to 60', kind: 'torque', resolution: 0.5, accuracy: 0.8, calibratedOn: '2026-02-11' },
-  { name: 'Tachometer', kind: 'tacho', resolution: 10, accuracy: 15, calibratedOn: '2026-02-11' },
+  {
+    name: 'Tachometer',
+    kind: 'tacho',
+    resolution: 10,
+    accuracy: 15,
+    calibratedOn: '2026-02-11',
+    scatter: 4,
+    scatterDof: 9
+  },
   { name: 'Oil gauge', kind: 'pressure', resolution: 5, accuracy: 10, calibratedOn: '2026-02-11' }
 ];
 

@@ -72,7 +72,7 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
   });
 
   for (const t of ['True TDC', 'Mark judged', 'Probe out']) await doneWith(t);
-  await tabTo(/Its inlet valve opened.*\syes/);
+  await tabTo(/Air is pushed out.*\syes/);
   await press('Space');
   await tabTo(/Both its rockers are slack\s+yes/);
   await press('Space');

@@ -90,7 +90,7 @@ test('the helper at the crank sees the turn across the bay, live', async ({ brow
     ...foundTdc,
     ...done('tdc', 'mark', 'probe-out'),
     { kind: 'sign', sign: 'bothValvesClosed', seen: true },
-    { kind: 'sign', sign: 'intakeJustClosed', seen: true },
+    { kind: 'sign', sign: 'airPushedOut', seen: true },
     ...done('stroke')
   );
   const helper = await (await browser.newContext({ baseURL: B, viewport: { width: 390, height: 780 } })).newPage();

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { request, type Agent } from 'node:http';
 import { Agent as KeepAlive } from 'node:http';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { chances } from '../support/chances.ts';
 import { LONG, Served } from './served.ts';
 
 /** Requests that nobody means well, made by chance from a seed: each gets an answer in time, and none of them is a 500. */
@@ -26,22 +27,7 @@ afterAll(async () => {
   served.wipe();
 }, 60_000);
 
-/** Numbers by chance that are the same for the same seed. */
-function chance(seed: number) {
-  let s = seed >>> 0;
-  const next = () => {
-    s = (s + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(s ^ (s >>> 15), 1 | s);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
-  };
-  return {
-    next,
-    of: <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)]!,
-    often: (share: number) => next() < share
-  };
-}
-type Chance = ReturnType<typeof chance>;
+type Chance = ReturnType<typeof chances>;
 
 const TEXTS = [
   '',
@@ -312,7 +298,7 @@ describe('requests that nobody means well', () => {
     `${HOW_MANY} of them: every one is answered in time, none with 500, every answer guarded`,
     { timeout: 40 * 60_000 },
     async () => {
-      const c = chance(SEED);
+      const c = chances(SEED);
       const server = served.serverPid;
       const statuses = new Map<number, number>();
       const wrong: unknown[] = [];

@@ -230,7 +230,7 @@ describe('where the engine is', () => {
   });
   it('lists what was settled with its doubt and verdict', async () => {
     const on = panel(packed());
-    expect(plain(on.page)).toContain('0.165 ± 0.025 mm');
+    expect(plain(on.page)).toContain('0.165 ± 0.020 mm');
     expect(plain(on.page)).toContain('± is two standard uncertainties.');
   });
 });

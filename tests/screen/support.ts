@@ -19,7 +19,9 @@ export const gauges: TrayGauge[] = Object.entries(GAUGES).map(([kind, g]) => ({
   ...g,
   kind: kind as TrayGauge['kind'],
   perRevMm: kind === 'dial' ? 1 : null,
-  calibratedOn: null
+  calibratedOn: null,
+  scatter: 0.02,
+  scatterDof: 20
 }));
 
 /** A server out of reach and an empty memory: everything said counts at once and waits to be sent. */

@@ -48,7 +48,9 @@ export async function smallWorkshop(): Promise<{ by: Person; engineId: string; j
       resolution,
       accuracy,
       perRevMm: kind === 'dial' ? 1 : null,
-      calibratedOn: null
+      calibratedOn: null,
+      scatter: 0.02,
+      scatterDof: 20
     }).catch((e: unknown) => {
       // a second workshop in one database has the gauges of the first
       if ((e as Refusal).code !== 'name-taken') throw e;

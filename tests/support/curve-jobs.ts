@@ -1,3 +1,4 @@
+import type { GaugeRef } from '../../src/core/job/index.ts';
 import type { StockItem } from '../../src/core/tray/part-kinds.ts';
 import scenario from '../scenarios/recurve.json' with { type: 'json' };
 import { RECURVE_SHEET } from './scenario-sheets.ts';
@@ -31,9 +32,21 @@ export const stock: StockItem[] = [
 ];
 
 /** a strobe good for half a degree of standard uncertainty, as the scenario has it */
-export const STROBE = { id: 'strobe', name: 'Strobe', resolution: 0, accuracy: inputs.uDeg * Math.sqrt(3) };
+export const STROBE = {
+  id: 'strobe',
+  name: 'Strobe',
+  resolution: 0,
+  accuracy: inputs.uDeg * Math.sqrt(3),
+  scatter: 0,
+  scatterDof: 20
+};
 
-export function sweep(job: PlayedJob, step: string, points: readonly (readonly number[])[], gauge = STROBE): PlayedJob {
+export function sweep(
+  job: PlayedJob,
+  step: string,
+  points: readonly (readonly number[])[],
+  gauge: GaugeRef = STROBE
+): PlayedJob {
   for (const [rpm, deg] of points) {
     job.read(step, 'sweep-rpm', String(rpm));
     job.say({ kind: 'reading', step, slot: 'sweep-deg', ...job.figure(step, 'sweep-deg', `${deg}b`), gauge });

@@ -8,12 +8,19 @@ import type { PartKind } from '../../src/core/tray/part-kinds.ts';
 import { baseUnit } from '../../src/core/units/units.ts';
 
 export const GAUGES: Record<string, GaugeRef> = {
-  wheel: { id: 'wheel', name: 'Wheel', resolution: 0.5, accuracy: 0.25 },
-  dial: { id: 'dial', name: 'Dial', resolution: 0.01, accuracy: 0.02 },
-  strobe: { id: 'strobe', name: 'Strobe', resolution: 0, accuracy: 0.5 },
-  micrometer: { id: 'micrometer', name: 'Micrometer', resolution: 0.0127, accuracy: 0.0127 },
-  blade: { id: 'blade', name: 'Blades', resolution: 0, accuracy: 0.005 },
-  depth: { id: 'depth', name: 'Depth gauge', resolution: 0.02, accuracy: 0.04 }
+  wheel: { id: 'wheel', name: 'Wheel', resolution: 0.5, accuracy: 0.25, scatter: 0.1, scatterDof: 20 },
+  dial: { id: 'dial', name: 'Dial', resolution: 0.01, accuracy: 0.02, scatter: 0.003, scatterDof: 20 },
+  strobe: { id: 'strobe', name: 'Strobe', resolution: 0, accuracy: 0.5, scatter: 0.1, scatterDof: 20 },
+  micrometer: {
+    id: 'micrometer',
+    name: 'Micrometer',
+    resolution: 0.0127,
+    accuracy: 0.0127,
+    scatter: 0.003,
+    scatterDof: 20
+  },
+  blade: { id: 'blade', name: 'Blades', resolution: 0, accuracy: 0.005, scatter: 0.003, scatterDof: 20 },
+  depth: { id: 'depth', name: 'Depth gauge', resolution: 0.02, accuracy: 0.04, scatter: 0.005, scatterDof: 20 }
 };
 
 export const SHEET: Record<string, string> = {

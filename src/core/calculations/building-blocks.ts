@@ -12,8 +12,15 @@ export const cycle = z.union([z.literal(720), z.literal(360)]);
 
 export const gauge = z.strictObject({
   resolution: notNegative.describe('smallest step shown, in the base unit of the quantity'),
-  accuracy: notNegative.describe('± half-width stated by the maker or the calibration, same unit')
+  accuracy: notNegative.describe('± half-width stated by the maker or the calibration, same unit'),
+  scatter: notNegative
+    .optional()
+    .describe('standard deviation of one reading by this hand with this gauge, same unit; absent: not known'),
+  scatterDof: positive.optional().describe('degrees of freedom behind that scatter; 20 when it is not said')
 });
+
+/** True when nothing tells how much the hand scatters: what is stated then is the gauge's alone, and no figure is in limits by it. */
+export const scatterUnknown = z.literal(true).optional();
 
 /** Limits of which either may be null; min ≤ max. */
 export const limits = z
@@ -28,5 +35,5 @@ export const slider = {
     .describe('pin offset, mm, positive towards the side the crankpin moves to just after TDC')
 };
 
-/** What a judged figure answers. */
+/** What a judged figure answers; null where there are no limits to judge it by. */
 export const verdictOut = z.strictObject({ state: z.enum(['in', 'out', 'unsure']), pInSpec: finite });

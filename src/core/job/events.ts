@@ -1,5 +1,6 @@
 import type { SignKind } from '../calculations/cycle/cycle-evidence.ts';
 import type { Quantity } from '../units/units.ts';
+import type { GaugeKind } from '../tray/gauge-kinds.ts';
 import type { Part, PartKind } from '../tray/part-kinds.ts';
 
 /** The gauge as it was when the reading was taken; a later calibration does not reach back. */
@@ -8,6 +9,11 @@ export interface GaugeRef {
   name: string;
   resolution: number;
   accuracy: number;
+  /** absent on readings that were taken before it was kept */
+  kind?: GaugeKind;
+  /** how much the hand scatters with it, as it was known then; base unit */
+  scatter?: number;
+  scatterDof?: number;
 }
 
 export interface Person {

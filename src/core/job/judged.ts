@@ -1,10 +1,9 @@
 import { verdict, type Verdict } from '../calculations/verdict/verdict.ts';
-import { gaugeU } from '../calculations/gauge/gauge-combine.ts';
 import { numberOf, type Engine } from '../engine/engine.ts';
 import { formatValue } from '../units/format.ts';
 import { baseUnit, unitSign, type Quantity } from '../units/units.ts';
 import type { SettledFigure } from './settled.ts';
-import { gaugeOf, settledOf, type Settled } from './readings.ts';
+import { oneReading, settledOf, type Settled } from './readings.ts';
 import type { Reading } from './replayed.ts';
 import type { Slot, Step } from './run-sheet.ts';
 import type { JobState, StepView } from './domain.ts';
@@ -32,7 +31,7 @@ export function judge(engine: Engine, slot: Slot, figure: Settled): Judged {
   return {
     ...figure,
     ...limits,
-    verdict: min === null && max === null ? null : verdict(figure.value, figure.u, min, max)
+    verdict: min === null && max === null ? null : verdict(figure.value, figure.u, min, max, figure.scatterUnknown)
   };
 }
 
@@ -41,10 +40,7 @@ export function judgedSlot(engine: Engine, readings: readonly Reading[], slot: S
   const mine = readings.filter((r) => r.slot === slot.slot);
   const last = mine[mine.length - 1];
   if (!last) return null;
-  const figure =
-    slot.combine === 'last'
-      ? { value: last.value, u: gaugeU(gaugeOf(last)), n: mine.length }
-      : settledOf(mine, slot.slot)!;
+  const figure = slot.combine === 'last' ? { ...oneReading(last), n: mine.length } : settledOf(mine, slot.slot)!;
   return judge(engine, slot, figure);
 }
 

@@ -1,4 +1,5 @@
-import { gaugeU, type Gauge } from '../calculations/gauge/gauge-combine.ts';
+import { repeatedU, type Gauge } from '../calculations/gauge/hand.ts';
+import { inHand } from '../tray/hands.ts';
 import { mean, sampleSd } from '../numerics/statistics.ts';
 import { unitSize, type Unit } from '../units/units.ts';
 import type { Reading } from './replayed.ts';
@@ -8,20 +9,26 @@ export interface Settled {
   value: number;
   u: number;
   n: number;
+  /** nothing tells how much the hand scatters: u is the gauge's alone */
+  scatterUnknown?: true;
 }
 
-export const gaugeOf = (r: Reading): Gauge => r.gauge ?? { resolution: r.resolution, accuracy: 0 };
+/** The gauge of a reading in the hand that took it. */
+export const gaugeOf = (r: Reading): Gauge => inHand(r.gauge, r);
 
-/** Mean of the readings of a slot: their scatter and the gauge's own step and accuracy in squares; null without any. */
+/** Mean of the readings of a slot with what hand, step and accuracy make of it; null without any. */
 export function settledOf(readings: readonly Reading[], slot: string): Settled | null {
   const mine = readings.filter((r) => r.slot === slot);
   if (mine.length === 0) return null;
   const values = mine.map((r) => r.value);
-  return {
-    value: mean(values),
-    u: Math.hypot(sampleSd(values) / Math.sqrt(values.length), gaugeU(gaugeOf(mine[0]!))),
-    n: values.length
-  };
+  const { u, unknown } = repeatedU(sampleSd(values), values.length, gaugeOf(mine[0]!));
+  return { value: mean(values), u, n: values.length, ...(unknown ? { scatterUnknown: true } : {}) };
+}
+
+/** One reading by itself with what hand, step and accuracy make of it. */
+export function oneReading(r: Reading): Settled {
+  const { u, unknown } = repeatedU(0, 1, gaugeOf(r));
+  return { value: r.value, u, n: 1, ...(unknown ? { scatterUnknown: true } : {}) };
 }
 
 export const lastOf = (readings: readonly Reading[], slot: string): Reading | null =>

@@ -10,9 +10,15 @@ type WithoutId<T> = T extends unknown ? Omit<T, 'id'> : never;
 /** An event as it is said at the bench: figures as typed, parts and gauges by their place in the tray. */
 export type Draft = WithoutId<EventInput>;
 
+/** A gauge of the tray, whose scatter may not be known. */
+type HeldBy = Omit<GaugeRef, 'scatter' | 'scatterDof'> & {
+  scatter?: number | null | undefined;
+  scatterDof?: number | null | undefined;
+};
+
 /** What has to be looked up to understand a draft; undefined where there is no such thing. */
 export interface Lookup {
-  gauge: (id: string) => (GaugeRef & { perRevMm?: number | null }) | undefined;
+  gauge: (id: string) => (HeldBy & { perRevMm?: number | null }) | undefined;
   part: (id: string, kind: PartKind) => Part | undefined;
   /** the quantity of a reading that an amendment replaces */
   quantityOf: (readingId: string) => Quantity | undefined;
@@ -49,4 +55,11 @@ export function understand(draft: Draft, tray: Lookup): Result<EventBody> {
   return ok({ ...rest, ...read.out, gauge: gauge && gaugeRef(gauge) } as EventBody);
 }
 
-const gaugeRef = ({ id, name, resolution, accuracy }: GaugeRef): GaugeRef => ({ id, name, resolution, accuracy });
+const gaugeRef = ({ id, name, kind, resolution, accuracy, scatter, scatterDof }: HeldBy): GaugeRef => ({
+  id,
+  name,
+  ...(kind ? { kind } : {}),
+  resolution,
+  accuracy,
+  ...(scatter == null ? {} : { scatter, ...(scatterDof == null ? {} : { scatterDof }) })
+});

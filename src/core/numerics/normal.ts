@@ -23,3 +23,18 @@ export function phi(x: number): number {
   const tail = density / fraction;
   return x > 0 ? 1 - tail : tail;
 }
+
+/**
+ * The value below which a standard normal figure lies with the chance `p`, Φ⁻¹(p), by halving.
+ * @example normalQuantile(0.975)  // 1.95996…
+ */
+export function normalQuantile(p: number): number {
+  let low = -40;
+  let high = 40;
+  for (let k = 0; k < 80 && high - low > 1e-13; k++) {
+    const middle = (low + high) / 2;
+    if (phi(middle) < p) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}

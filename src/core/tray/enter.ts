@@ -67,7 +67,9 @@ const gaugeForm = z.object({
   accuracy: z.string(),
   perRev: z.string().default(''),
   unit: z.string(),
-  calibrated: z.union([z.literal(''), z.iso.date('Give the calibration day as a date.')]).default('')
+  calibrated: z.union([z.literal(''), z.iso.date('Give the calibration day as a date.')]).default(''),
+  scatter: z.string().default(''),
+  repeats: z.string().default('')
 });
 
 /** A gauge: its step and accuracy as stated, one turn of its pointer, the day of its calibration. */
@@ -82,8 +84,21 @@ export const enterGauge = entering((typed): Omit<TrayGauge, 'id'> => {
   if (resolution < 0 || accuracy < 0) wrong('Step and accuracy cannot be below 0.');
   if (resolution === 0 && accuracy === 0)
     wrong('A gauge that is never wrong does not exist: give its smallest step or its accuracy.');
-  return { name: g.name, kind: g.kind, resolution, accuracy, perRevMm, calibratedOn: g.calibrated || null };
+  const hand = handOf(g.scatter.trim(), g.repeats.trim(), (text) => figure('Scatter of one reading', text, q, g.unit));
+  return { name: g.name, kind: g.kind, resolution, accuracy, perRevMm, calibratedOn: g.calibrated || null, ...hand };
 });
+
+/** How much one reading scatters, with the repeats it was found from; neither: the workshop's assumption for its kind stands. */
+function handOf(scatter: string, repeats: string, read: (text: string) => number) {
+  if (scatter === '' && repeats === '') return { scatter: null, scatterDof: null };
+  if (scatter === '') wrong('Say how much one reading scatters, or leave its repeats out too.');
+  const found = read(scatter);
+  if (found < 0) wrong('A scatter cannot be below 0.');
+  const n = Number(repeats);
+  if (!Number.isInteger(n) || n < 2 || n > 1000)
+    wrong('Say from how many repeats the scatter was found: a whole number from 2 to 1,000.');
+  return { scatter: found, scatterDof: n - 1 };
+}
 
 const partForm = z.object({
   name,

@@ -27,4 +27,8 @@ export interface TrayGauge {
   /** what one turn of the pointer measures; null where it does not turn */
   perRevMm: number | null;
   calibratedOn: string | null;
+  /** standard deviation of one reading of this workshop's hands with it, base unit; null: the workshop's assumption for its kind */
+  scatter: number | null;
+  /** degrees of freedom behind that: repeats less one */
+  scatterDof: number | null;
 }

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { gaugeKinds } from '$core/tray/gauge-kinds.ts';
   import { baseUnit, fromBase, unitSign, type Unit } from '$core/units/units.ts';
-  import { gaugeU } from '$core/calculations/gauge/gauge-combine.ts';
+  import { repeatedU } from '$core/calculations/gauge/hand.ts';
+  import { trayInHand } from '$core/tray/hands.ts';
   import Field from '$lib/ui/primitives/Field.svelte';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   import { calendarText } from '$lib/reader/dates.ts';
@@ -60,8 +61,8 @@
           <thead
             ><tr
               ><th>gauge</th><th>kind</th><th class="n">smallest step</th><th class="n">accuracy ±</th><th class="n"
-                >one reading, ± (two u)</th
-              ><th class="n">calibrated</th></tr
+                >a hand scatters</th
+              ><th class="n">one reading, ± (two u)</th><th class="n">calibrated</th></tr
             ></thead
           >
           <tbody>
@@ -70,8 +71,11 @@
                 <td class="strong">{g.name}</td><td>{gaugeKinds[g.kind as keyof typeof gaugeKinds]?.label ?? g.kind}</td
                 >
                 <td class="n">{size(g.resolution, g.kind)}</td><td class="n">{size(g.accuracy, g.kind)}</td><td
-                  class="n">{size(2 * gaugeU(g), g.kind)}</td
-                >
+                  class="n"
+                  >{size(trayInHand(g).scatter ?? 0, g.kind)}<span class="quiet small">
+                    {g.scatter === null ? ' assumed' : ` from ${(g.scatterDof ?? 0) + 1} repeats`}</span
+                  ></td
+                ><td class="n">{size(2 * repeatedU(0, 1, trayInHand(g)).u, g.kind)}</td>
                 <td class="n">{g.calibratedOn ? calendarText(g.calibratedOn) : 'never noted'}</td>
               </tr>
             {/each}

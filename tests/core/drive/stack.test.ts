@@ -48,7 +48,9 @@ describe('choosing shims', () => {
     return sets
       .map((ids) => {
         const result = current + sense * ids.reduce((t, id) => t + by.get(id)!.thicknessMm, 0);
-        const u = Math.sqrt(ids.reduce((t, id) => t + by.get(id)!.uMm ** 2, uMm ** 2));
+        // pieces of one size were measured once: their errors add up
+        const of = (id: string) => ids.filter((x) => x === id).length * by.get(id)!.uMm;
+        const u = Math.sqrt([...new Set(ids)].reduce((t, id) => t + of(id) ** 2, uMm ** 2));
         return {
           ids,
           p: Math.round(verdict(result, u, spec.minMm, spec.maxMm).pInSpec * 1e6),

@@ -150,13 +150,13 @@ describe('moving the crank', () => {
     const past = crankWords.passedBy(target, job.state.work.crank, 720)!;
     expect(past).toBeCloseTo(6.1667, 4);
     expect(crankWords.passedText(past, 'backUp', 15)).toBe(
-      'You are 6.2° past it. Do not step back onto it: go back 21.2°, well beyond all slack, then come forward 15.0°.'
+      'You are 6.2° past it. Do not step back onto it: go back 30.7°, well beyond all slack, then come forward 24.5°.'
     );
     expect(crankWords.passedText(past, 'forward', 15)).toContain('go on forward and round again');
     const plan = crankWords.planTo(target, job.state, job.engine, 'front')!;
     expect(plan.steps.map((s) => [s.move, Math.round(s.degrees * 10) / 10])).toEqual([
-      ['backward', 21.2],
-      ['forward', 15]
+      ['backward', 30.7],
+      ['forward', 24.5]
     ]);
     job.say({ kind: 'choose', school: 'overshoot', option: 'forward' });
     expect(crankWords.planTo(target, job.state, job.engine, 'front')!.steps).toMatchObject([

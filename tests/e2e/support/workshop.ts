@@ -24,6 +24,17 @@ const SHEET: Record<string, [value: unknown, given: string]> = {
   tdcWithinDeg: [0.5, '0.5']
 };
 
+/** How much the hand of these tests scatters: little, and it is known. */
+const HANDS: Record<string, number> = {
+  wheel: 0.1,
+  dial: 0.003,
+  strobe: 0.01,
+  micrometer: 0.003,
+  blade: 0.003,
+  depth: 0.005,
+  tacho: 2
+};
+
 /** Sets a workshop up behind the interface, for tests that are about something else than setting up. */
 export async function workshop(
   people: string[],
@@ -49,9 +60,9 @@ export async function workshop(
       ...(more.gauges ?? [])
     ])
       await c.query(
-        'INSERT INTO gauge (id, name, kind, resolution, accuracy) VALUES ($1, $2, $3, $4, $5) ON CONFLICT DO NOTHING',
+        'INSERT INTO gauge (id, name, kind, resolution, accuracy, scatter, scatter_dof) VALUES ($1, $2, $3, $4, $5, $6, 20) ON CONFLICT DO NOTHING',
         // a name that no test gives by hand
-        [id, `${id} of the bench`, kind, resolution, accuracy]
+        [id, `${id} of the bench`, kind, resolution, accuracy, HANDS[kind!] ?? 0]
       );
     const engineId = `engine-${randomUUID().slice(0, 8)}`;
     await c.query('INSERT INTO engine (id, name) VALUES ($1, $1)', [engineId]);

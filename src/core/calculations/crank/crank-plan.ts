@@ -19,10 +19,17 @@ export interface CrankPlan {
 }
 type Input = z.infer<typeof crankPlanInput>;
 
+/** Slack is told, not known: half as much again and two degrees more are taken up. Our own assumption. */
+const SLACK_FACTOR = 1.5;
+const SLACK_MORE_DEG = 2;
+/** How far back beyond the target a slack that was told is allowed for, degrees; nothing where there is none. */
+export const slackTaken = (backlashDeg: number): number =>
+  backlashDeg > 0 ? SLACK_FACTOR * backlashDeg + SLACK_MORE_DEG : 0;
+
 /**
  * How to turn the crank from where it is to a target so that the last move is in the running direction and the
  * drive's slack is taken up. Forward only: on to the target, a whole period further if slack would remain. With
- * `backUp`: back past the target by the backlash, then forward; the shorter travel wins, a tie goes forward.
+ * `backUp`: back past the target by more than the slack that was told, then forward by as much; the shorter travel wins, a tie goes forward.
  * While the stroke is not known the target is reached modulo one turn, and the strokes are told apart there.
  * @returns steps with the turn as seen from `view`, the TDCs passed on the way (0 firing, 360 overlap) and,
  * with a ring gear, the teeth to bar
@@ -31,11 +38,12 @@ export function crankPlan(i: Input): CrankPlan {
   const period = i.strokeKnown ? i.cycleDeg : Math.min(360, i.cycleDeg);
   const thenCheckStroke = !i.strokeKnown && i.cycleDeg === 720;
   let forward = mod(i.targetDeg - i.currentDeg, period);
-  if (i.lastMove !== 'forward' && forward < i.backlashDeg - EPS) forward += period;
+  const slack = slackTaken(i.backlashDeg);
+  if (i.lastMove !== 'forward' && forward < slack - EPS) forward += period;
   if (forward === 0) return { steps: [], totalDeg: 0, thenCheckStroke };
-  const back = mod(i.currentDeg - i.targetDeg, period) + i.backlashDeg;
-  const backUp = i.approach === 'backUp' && i.backlashDeg > 0 && back + i.backlashDeg < forward - EPS;
-  const travels = backUp ? [-back, i.backlashDeg] : [forward];
+  const back = mod(i.currentDeg - i.targetDeg, period) + slack;
+  const backUp = i.approach === 'backUp' && slack > 0 && back + slack < forward - EPS;
+  const travels = backUp ? [-back, slack] : [forward];
   const steps: PlanStep[] = [];
   let at = i.currentDeg;
   for (const travel of travels) {

@@ -25,6 +25,8 @@ const MEASURED = {
   ]
 };
 
+/** A standard uncertainty, or null where the readings do not settle it. */
+const u = notNegative.nullable();
 const judged = z.enum(['in', 'out', 'unsure', 'unjudged']);
 
 export const curveCalcs = [
@@ -67,12 +69,12 @@ export const curveCalcs = [
     name: 'curve.swapSprings',
     title: 'The curve with other springs and stop',
     formula:
-      'n new = n base·√(Tto/Tfrom) at every advance, T = Σ(preload + rate·stretch·advance); beyond what was measured G = T/n² carried on as a straight line; rpm its running maximum',
+      'n new = n base·√(Tto/Tfrom) at every advance, T = Σ(preload + rate·stretch·advance); beyond what was measured G = T/n² carried on as a straight line; rpm its running maximum; (uRpm/n)² = (u_base/n_base)² + ¼Σ(u²_preload + (u_rate·stretch)²)/T² over both pairs, where all of it is told',
     source: 'Weights and springs balance at every advance, and the weights’ share goes with speed squared',
     errors: ['curve-order', 'baseline-needs-zero', 'baseline-not-rising', 'baseline-slack', 'cannot-extrapolate'],
     input: s.swapSpringsInput,
     output: z.strictObject({
-      points: z.array(z.strictObject({ deg: n, rpm: n })),
+      points: z.array(z.strictObject({ deg: n, rpm: n, uRpm: n.optional() })),
       startRpm: n,
       fullRpm: n,
       fullDeg: n,
@@ -182,7 +184,7 @@ export const curveCalcs = [
     name: 'curve.fit',
     title: 'The plain shape behind a measured curve',
     formula:
-      'flat, one straight ramp or two, flat; levels by linear least squares, breaks refined by damped Gauss-Newton; one or two ramps by BIC = n ln(rss/n + 0.04) + p ln n, p = 4 or 8',
+      'flat, one straight ramp or two, flat; levels by linear least squares, breaks refined by damped Gauss-Newton; one or two ramps by BIC = n ln(rss/n + 0.04) + p ln n, p = 4 or 8; u from the covariance of breaks and levels, s² = max(rss/(n − p)·(t(n − p)/2)², step²/12), with the fixed errors of strobe and tachometer; slope in degrees a thousand rpm',
     source:
       'Levenberg-Marquardt and the Bayesian information criterion; the 0.04 (0.2° of reading error) is our own assumption',
     errors: ['too-few-readings'],
@@ -193,7 +195,12 @@ export const curveCalcs = [
       startRpm: n,
       fullRpm: n,
       fullDeg: n,
-      rmsDeg: notNegative
+      rmsDeg: notNegative,
+      uInitialDeg: u,
+      uTotalDeg: u,
+      uStartRpm: u,
+      uFullRpm: u,
+      uSlope: u
     }),
     example: {
       in: {
@@ -231,7 +238,7 @@ export const curveCalcs = [
     name: 'curve.compare',
     title: 'A measured curve against its band',
     formula:
-      'each point judged against the interpolated band; hysteresis = largest |down − line through up|; sticky beyond the larger of 1.5° and 3u',
+      'each point judged against the interpolated band; hysteresis = largest |down − line through up|; sticky beyond the larger of 1.5° and z·√2·u, z = Φ⁻¹(1 − 0.025/m) for m speeds',
     source: 'Linear interpolation; the 1.5° and the 3 are our own assumption',
     errors: ['curve-order'],
     input: s.curveCompareInput,

@@ -1,5 +1,7 @@
 import type { z } from 'zod';
 import { EPS } from '../../numerics/angles.ts';
+import { normalQuantile } from '../../numerics/normal.ts';
+import { remembered } from '../../numerics/remembered.ts';
 import { ok, type Result } from '../../errors/result.ts';
 import { verdict, type VerdictState } from '../verdict/verdict.ts';
 import { interpolate, rising } from './knots.ts';
@@ -17,8 +19,8 @@ export interface JudgedPoint {
 
 /**
  * A measured curve against its band, point by point; outside the band's speeds nothing is judged. hysteresisDeg is the
- * largest difference between readings taken going down and the line through those taken going up; more than 1.5° or
- * three times the uncertainty means weights that stick. Error `curve-order` for a band whose speeds do not rise.
+ * largest difference between readings taken going down and the line through those taken going up; sticky when it is more
+ * than 1.5° and more than chance makes of the largest of so many, z·√2·u with z = Φ⁻¹(1 - 0.025/m) for m speeds. Error `curve-order` for a band whose speeds do not rise.
  */
 export function curveCompare(i: z.infer<typeof curveCompareInput>): Result<{
   points: JudgedPoint[];
@@ -40,22 +42,27 @@ export function curveCompare(i: z.infer<typeof curveCompareInput>): Result<{
   });
   const has = (s: JudgedState) => points.some((p) => p.state === s);
   const state = has('out') ? 'out' : has('unsure') ? 'unsure' : has('in') ? 'in' : 'unjudged';
-  const hysteresisDeg = hysteresis(i.measured);
+  const differences = downAgainstUp(i.measured);
+  const hysteresisDeg = differences.length === 0 ? null : Math.max(...differences);
   return ok({
     points,
     state,
     hysteresisDeg,
-    sticky: hysteresisDeg !== null && hysteresisDeg > Math.max(1.5, 3 * i.uDeg) + EPS
+    sticky:
+      hysteresisDeg !== null && hysteresisDeg > Math.max(1.5, byChance(differences.length) * Math.SQRT2 * i.uDeg) + EPS
   });
 }
 
-function hysteresis(measured: { rpm: number; deg: number; dir?: 'up' | 'down' | undefined }[]): number | null {
+/** How far each reading taken going down lies from the line through those taken going up, in degrees. */
+function downAgainstUp(measured: { rpm: number; deg: number; dir?: 'up' | 'down' | undefined }[]): number[] {
   const up = measured.filter((m) => m.dir === 'up').sort((a, b) => a.rpm - b.rpm);
-  if (up.length === 0) return null;
+  if (up.length === 0) return [];
   const xs = up.map((m) => m.rpm);
   const ys = up.map((m) => m.deg);
-  const off = measured
+  return measured
     .filter((m) => m.dir === 'down' && m.rpm >= xs[0]! - EPS && m.rpm <= xs[xs.length - 1]! + EPS)
     .map((m) => Math.abs(m.deg - interpolate(xs, ys, m.rpm)));
-  return off.length === 0 ? null : Math.max(...off);
 }
+
+/** How many standard uncertainties the largest of m normal differences reaches once in twenty. */
+const byChance = remembered((m: number) => normalQuantile(1 - 0.025 / m), 200);

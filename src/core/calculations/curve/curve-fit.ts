@@ -2,10 +2,13 @@ import type { z } from 'zod';
 import { fail } from '../../errors/catalogue.ts';
 import { ok, type Result } from '../../errors/result.ts';
 import { breakGrid } from './break-grid.ts';
+import { solve } from '../../numerics/solve.ts';
+import { stepU } from '../gauge/hand.ts';
+import { fitDoubt, weights, type FitDoubt } from './curve-fit-doubt.ts';
 import type { Knot } from './knots.ts';
 import type { curveFitInput } from './schemas.ts';
 
-export interface CurveFit {
+export interface CurveFit extends FitDoubt {
   ramps: 1 | 2;
   knots: Knot[];
   startRpm: number;
@@ -28,9 +31,9 @@ const STARTS = 4;
  * The plain shape behind a measured curve: flat, one straight ramp or two, flat, without a jump. For given breaks the
  * levels are linear least squares; breaks are tried on a coarse grid and the best few refined together with the levels by
  * damped Gauss-Newton (Levenberg-Marquardt, relative stop rule). One or two ramps by BIC = n ln(rss/n + 0.04) + p ln n,
- * p = 4 or 8; two only from eight points. Error `too-few-readings` under six points.
+ * p = 4 or 8; two only from eight points. Each figure comes with its standard uncertainty. Error `too-few-readings` under six points.
  */
-export function curveFit({ points, maxRamps }: z.infer<typeof curveFitInput>): Result<CurveFit> {
+export function curveFit({ points, maxRamps, strobe, tacho }: z.infer<typeof curveFitInput>): Result<CurveFit> {
   const n = points.length;
   if (n < 6) return fail('too-few-readings', 'points', { have: n, need: 6, what: 'points' });
   const sorted = [...points].sort((a, b) => a.rpm - b.rpm);
@@ -39,7 +42,10 @@ export function curveFit({ points, maxRamps }: z.infer<typeof curveFitInput>): R
   const one = best(x, y, 2);
   const two = maxRamps === 2 && n >= 8 ? best(x, y, 3) : null;
   const bic = (s: Shape, p: number) => n * Math.log(s.rss / n + 0.04) + p * Math.log(n);
-  const chosen = two && one && bic(two, 8) < bic(one, 4) ? two : one;
+  // where the hand is known, the second ramp must explain more than its noise as well
+  const noise = strobe?.scatter === undefined ? 0 : strobe.scatter ** 2 + stepU(strobe) ** 2;
+  const explains = two && one && one.rss - two.rss > noise * 4 * Math.log(n);
+  const chosen = two && one && explains && bic(two, 8) < bic(one, 4) ? two : one;
   if (!chosen) return fail('too-few-readings', 'points', { have: 1, need: 2, what: 'different speeds' });
   const knots = chosen.breaks.map((rpm, k) => ({ rpm, deg: chosen.levels[k]! }));
   const last = knots[knots.length - 1]!;
@@ -49,7 +55,8 @@ export function curveFit({ points, maxRamps }: z.infer<typeof curveFitInput>): R
     startRpm: knots[0]!.rpm,
     fullRpm: last.rpm,
     fullDeg: last.deg,
-    rmsDeg: Math.sqrt(chosen.rss / n)
+    rmsDeg: Math.sqrt(chosen.rss / n),
+    ...fitDoubt(x, y, chosen, strobe, tacho)
   });
 }
 
@@ -80,20 +87,6 @@ function best(x: Float64Array, y: Float64Array, count: 2 | 3): Shape | null {
   );
   const refined = starts.map((s) => refine(x, y, s, from, to));
   return refined.sort((a, b) => a.rss - b.rss)[0] ?? null;
-}
-
-/** Weight of each level in the curve at x: a hat between its neighbours, one beyond the ends. */
-function weights(breaks: readonly number[], x: number, out: Float64Array): number {
-  out.fill(0);
-  const last = breaks.length - 1;
-  if (x <= breaks[0]!) return (void (out[0] = 1), -1);
-  if (x >= breaks[last]!) return (void (out[last] = 1), -1);
-  let j = 0;
-  while (x > breaks[j + 1]!) j++;
-  const t = (x - breaks[j]!) / (breaks[j + 1]! - breaks[j]!);
-  out[j] = 1 - t;
-  out[j + 1] = t;
-  return j;
 }
 
 function levelsFor(x: Float64Array, y: Float64Array, breaks: number[]): Shape | null {
@@ -174,29 +167,4 @@ function refine(x: Float64Array, y: Float64Array, start: Shape, from: number, to
     }
   }
   return s;
-}
-
-/** Gaussian elimination with row exchange; null when the matrix is singular. Destroys its arguments. */
-function solve(a: Float64Array, b: Float64Array, n: number): number[] | null {
-  for (let c = 0; c < n; c++) {
-    let p = c;
-    for (let r = c + 1; r < n; r++) if (Math.abs(a[r * n + c]!) > Math.abs(a[p * n + c]!)) p = r;
-    if (Math.abs(a[p * n + c]!) < 1e-12) return null;
-    if (p !== c) {
-      for (let k = 0; k < n; k++) [a[c * n + k], a[p * n + k]] = [a[p * n + k]!, a[c * n + k]!];
-      [b[c], b[p]] = [b[p]!, b[c]!];
-    }
-    for (let r = c + 1; r < n; r++) {
-      const f = a[r * n + c]! / a[c * n + c]!;
-      for (let k = c; k < n; k++) a[r * n + k]! -= f * a[c * n + k]!;
-      b[r]! -= f * b[c]!;
-    }
-  }
-  const out: number[] = new Array<number>(n).fill(0);
-  for (let r = n - 1; r >= 0; r--) {
-    let sum = b[r]!;
-    for (let k = r + 1; k < n; k++) sum -= a[r * n + k]! * out[k]!;
-    out[r] = sum / a[r * n + r]!;
-  }
-  return out;
 }

@@ -6,7 +6,7 @@ import { extrapolateG, gridTo, readBaseline, springForce } from './baseline.ts';
 import type { swapSpringsInput } from './schemas.ts';
 
 export interface SwappedCurve {
-  points: { deg: number; rpm: number }[];
+  points: { deg: number; rpm: number; uRpm?: number }[];
   startRpm: number;
   fullRpm: number;
   fullDeg: number;
@@ -14,6 +14,30 @@ export interface SwappedCurve {
   unstableFromDeg: number | null;
   /** beyond this advance the curve was not measured but carried on */
   extrapolatedFromDeg: number | null;
+}
+
+/**
+ * Relative standard uncertainty of a predicted speed at an advance: the measured speed's own, and half of what each pair of
+ * springs is in doubt, (u/n)² = (u_base/n_base)² + ¼ΣΣ(u²_preload + (u_rate·stretch)²)/F². Null while anything that enters is
+ * not told.
+ */
+function relativeDoubt(i: z.infer<typeof swapSpringsInput>): ((deg: number, rpm: number) => number) | null {
+  const { uBaselineRpm } = i;
+  const known = [...i.from, ...i.to].every((s) => s.uRateNPerMm !== undefined && s.uPreloadN !== undefined);
+  if (uBaselineRpm === undefined || !known) return null;
+  return (deg, rpm) => {
+    const stretched = i.extensionMmPerDeg * deg;
+    const [to, from] = [i.to, i.from].map((side) => springForce(side, i.extensionMmPerDeg, deg)) as [number, number];
+    if (to <= 0 || from <= 0 || rpm <= 0) return 0;
+    const measured = rpm / Math.sqrt(to / from);
+    let squares = (uBaselineRpm / measured) ** 2;
+    for (const [side, force] of [
+      [i.to, to],
+      [i.from, from]
+    ] as const)
+      for (const s of side) squares += (s.uPreloadN! ** 2 + (s.uRateNPerMm! * stretched) ** 2) / force ** 2 / 4;
+    return Math.sqrt(squares);
+  };
 }
 
 /**
@@ -34,6 +58,7 @@ export function curveSwapSprings(i: z.infer<typeof swapSpringsInput>): Result<Sw
   const points: SwappedCurve['points'] = [];
   let unstableFromDeg: number | null = null;
   let highest = -Infinity;
+  const doubt = relativeDoubt(i);
   for (const deg of gridTo(i.stopDeg, b.maxDeg)) {
     const to = springForce(i.to, i.extensionMmPerDeg, deg);
     let rpm: number;
@@ -44,7 +69,7 @@ export function curveSwapSprings(i: z.infer<typeof swapSpringsInput>): Result<Sw
     } else rpm = b.rpmAt(deg) * Math.sqrt(to / springForce(i.from, i.extensionMmPerDeg, deg));
     if (rpm < highest - EPS) unstableFromDeg ??= deg;
     highest = Math.max(highest, rpm);
-    points.push({ deg, rpm: highest });
+    points.push({ deg, rpm: highest, ...(doubt ? { uRpm: highest * doubt(deg, rpm) } : {}) });
   }
   const last = points[points.length - 1]!;
   return ok({

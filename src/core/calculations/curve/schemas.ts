@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { finite, notNegative, positive, wholeFromOne } from '../building-blocks.ts';
+import { finite, gauge, notNegative, positive, wholeFromOne } from '../building-blocks.ts';
 
 const knot = z.strictObject({ rpm: notNegative, deg: finite });
 
@@ -15,7 +15,12 @@ const advanceCurve = z
 
 const advanceStop = positive.max(HALF_TURN);
 
-export const spring = z.strictObject({ rateNPerMm: positive, preloadN: finite });
+export const spring = z.strictObject({
+  rateNPerMm: positive,
+  preloadN: finite,
+  uRateNPerMm: notNegative.optional(),
+  uPreloadN: notNegative.optional()
+});
 
 export const curveAtInput = z.strictObject({ knots, rpm: z.array(finite).max(20000) });
 
@@ -31,7 +36,8 @@ export const swapSpringsInput = z.strictObject({
   from: z.array(spring).min(1),
   to: z.array(spring).min(1),
   extensionMmPerDeg: positive,
-  stopDeg: advanceStop
+  stopDeg: advanceStop,
+  uBaselineRpm: notNegative.optional().describe('standard uncertainty of the speeds of the measured curve')
 });
 
 const uniqueIds = <T extends { id: string }>(list: T[]) => new Set(list.map((x) => x.id)).size === list.length;
@@ -83,7 +89,9 @@ export const curveMatchInput = z
 
 export const curveFitInput = z.strictObject({
   points: z.array(knot).max(2000),
-  maxRamps: z.union([z.literal(1), z.literal(2)]).default(2)
+  maxRamps: z.union([z.literal(1), z.literal(2)]).default(2),
+  strobe: gauge.optional().describe('what the degrees were read with'),
+  tacho: gauge.optional().describe('what the speeds were read with')
 });
 
 export const curveCompareInput = z.strictObject({

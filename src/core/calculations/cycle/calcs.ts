@@ -45,8 +45,9 @@ export const cycleCalcs = [
     name: 'cycle.evidence',
     title: 'Compression or exhaust, from the signs',
     formula:
-      'odds = prior odds · product of likelihood ratios; compression from 0.95, exhaust to 0.05, else unsure; contradictory when one sign speaks 5 to 1 for and another 5 to 1 against',
-    source: 'Bayes’ rule, signs taken as independent; the likelihood ratios are our own assumption, in likelihood',
+      'odds = prior odds · product of likelihood ratios; signs that share a cause (valves and cam marks; the rotor) are one witness, L = 0.95·Πp + 0.05·Πq; compression from 0.95, exhaust to 0.05, else unsure; contradictory when one sign speaks 5 to 1 for and another 5 to 1 against',
+    source:
+      'Bayes’ rule, signs without a common cause taken as independent; the likelihood ratios are our own assumption, in likelihood',
     errors: [],
     input: s.cycleEvidenceInput,
     output: z.strictObject({

@@ -9,11 +9,11 @@ export const springCalcs = [
     name: 'spring.rate',
     title: 'A spring’s rate from hanging weights',
     formula:
-      'least squares F = a + kL, F = m·g; uRate from the scatter, 0 for two loads; installed force a + k·installed length',
+      'least squares F = a + kL, F = m·g; uRate = rate·s/√Σ(L − mean)², s the learnt scatter of a length pooled with the fit’s own, stretched by Student’s factor; null where nothing tells it; installed force a + k·installed length',
     source: 'Hooke’s law; standard gravity 9.80665 m/s², exact by definition',
     errors: ['too-few-readings'],
     input: s.springRateInput,
-    output: z.strictObject({ rateNPerMm: n, uRate: notNegative, installedForceN: n.optional() }),
+    output: z.strictObject({ rateNPerMm: n, uRate: notNegative.nullable(), installedForceN: n.optional() }),
     example: {
       in: {
         loads: [
@@ -21,7 +21,7 @@ export const springCalcs = [
           { massG: 400, lengthMm: 16 }
         ]
       },
-      out: { rateNPerMm: 1.634442, uRate: 0 }
+      out: { rateNPerMm: 1.634442, uRate: null }
     },
     calculate: springRate
   })

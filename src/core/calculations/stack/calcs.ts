@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { define } from '../define.ts';
-import { finite as n, notNegative, verdictOut } from '../building-blocks.ts';
+import { finite as n, notNegative, scatterUnknown, verdictOut } from '../building-blocks.ts';
 import { stackEndFloat } from './stack-end-float.ts';
 import { stackEngagement } from './stack-engagement.ts';
 import { stackMove } from './stack-move.ts';
@@ -13,8 +13,8 @@ export const stackCalcs = [
     name: 'stack.endFloat',
     title: 'End float by gauging washer and blades',
     formula:
-      'float = mean washer − mean gap, a gap the sum of its blades; u² = s²w/nw + u²washer + s²g/ng + mean blades·u²blade',
-    source: 'Sum of a stack of lengths; Guide to the expression of uncertainty in measurement (2008), 5.1',
+      'float = mean washer − mean gap, a gap the sum of its blades (and half a step more where it is the thickest pack that enters); u² = max(uA washer, step)² + acc²/3 + max(uA gap, step)² + blades a place·acc²/3, uA from the learnt feel, else the readings’ own scatter',
+    source: 'Sum of a stack of lengths; Guide to the expression of uncertainty in measurement (2008), 5.1 and G.3.2',
     errors: [],
     input: s.endFloatInput,
     output: z.strictObject({
@@ -22,8 +22,9 @@ export const stackCalcs = [
       washerMm: n,
       gapMm: n,
       uMm: notNegative,
-      verdict: verdictOut,
-      preloaded: z.boolean()
+      verdict: verdictOut.nullable(),
+      preloaded: z.boolean(),
+      scatterUnknown
     }),
     example: {
       in: {
@@ -38,8 +39,9 @@ export const stackCalcs = [
         washerMm: 1.2,
         gapMm: 0.9,
         uMm: 0.005773503,
-        verdict: { state: 'in', pInSpec: 1 },
-        preloaded: false
+        verdict: { state: 'unsure', pInSpec: 1 },
+        preloaded: false,
+        scatterUnknown: true
       }
     },
     calculate: stackEndFloat
@@ -48,7 +50,7 @@ export const stackCalcs = [
     name: 'stack.pick',
     title: 'Which packings or shims to take',
     formula:
-      'every multiset of up to maxPieces; result = current + sense·sum, u² = u² + Σu² of the pieces; ordered by the chance of being in limits (to 1e-6), fewer pieces, nearer the target, ids',
+      'every multiset of up to maxPieces; result = current + sense·sum, u² = u² + Σ(k·u)² over the sizes, k pieces of one size sharing the error they were measured with; ordered by the chance of being in limits (to 1e-6), fewer pieces, nearer the target, ids',
     source: 'Enumeration; chance from the normal distribution',
     errors: [],
     input: s.pickInput,

@@ -6,6 +6,10 @@ export const endFloatInput = z.strictObject({
   washerGauge: gauge,
   gaps: z.array(z.array(positive).min(1)).min(1),
   bladeGauge: gauge,
+  pack: z
+    .enum(['nearest', 'largest'])
+    .default('nearest')
+    .describe('how a pack was found: the one that fits best, or the thickest that enters'),
   spec: limits
 });
 

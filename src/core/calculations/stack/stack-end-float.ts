@@ -1,6 +1,7 @@
 import type { z } from 'zod';
-import { gaugeU } from '../gauge/gauge-combine.ts';
-import { verdict, type Verdict } from '../verdict/verdict.ts';
+import { stretch } from '../../numerics/student.ts';
+import { fixedU, handU, stepU, USUAL_DOF, type Gauge, type HandU } from '../gauge/hand.ts';
+import { verdictOrNone, type Verdict } from '../verdict/verdict.ts';
 import { mean, sampleSd } from '../../numerics/statistics.ts';
 import type { endFloatInput } from './schemas.ts';
 
@@ -9,34 +10,52 @@ export interface EndFloat {
   washerMm: number;
   gapMm: number;
   uMm: number;
-  verdict: Verdict;
+  /** null: no limits were given */
+  verdict: Verdict | null;
   /** no clearance left: the gear would be clamped */
   preloaded: boolean;
+  scatterUnknown?: true;
+}
+
+/**
+ * Scatter of a mean of places: by the learnt feel alone where there is one, since places differ by tilt as well, which is
+ * no doubt about their mean; else by the places themselves.
+ */
+function feelU(readings: readonly number[], g: Gauge): HandU {
+  const n = readings.length;
+  if (g.scatter === undefined) return handU(sampleSd(readings), n, g);
+  return { u: (g.scatter / Math.sqrt(n)) * stretch(g.scatterDof ?? USUAL_DOF), s: g.scatter, unknown: false };
 }
 
 /**
  * End float by a washer of known thickness under the drive gear: the washer lifts the pedestal, and what is left
  * below its flange is the gap. Float = mean washer - mean gap, each gap the sum of the blades stacked in one place.
- * u² = s²w/nw + u²washer + s²g/ng + (mean blades a gap)·u²blade: every blade of a stack brings its own.
+ * u² = max(uA washer, step)² + acc²/3 + max(uA gap, step)² + (blades a gap)·acc²/3: the step once a place and not once a
+ * blade; the same blades at every place, so that their errors do not shrink with more places.
  */
-export function stackEndFloat(i: z.infer<typeof endFloatInput>): EndFloat {
+export function stackEndFloat(i: z.input<typeof endFloatInput>): EndFloat {
   const gaps = i.gaps.map((blades) => blades.reduce((a, b) => a + b, 0));
   const blades = mean(i.gaps.map((g) => g.length));
   const washerMm = mean(i.washerMm);
-  const gapMm = mean(gaps);
+  // the thickest pack that enters leaves room for anything up to the next: on average half a step more
+  const gapMm = mean(gaps) + (i.pack === 'largest' ? i.bladeGauge.resolution / 2 : 0);
   const floatMm = washerMm - gapMm;
+  const ofWasher = feelU(i.washerMm, i.washerGauge);
+  const ofGap = feelU(gaps, i.bladeGauge);
   const uMm = Math.sqrt(
-    sampleSd(i.washerMm) ** 2 / i.washerMm.length +
-      gaugeU(i.washerGauge) ** 2 +
-      sampleSd(gaps) ** 2 / gaps.length +
-      blades * gaugeU(i.bladeGauge) ** 2
+    Math.max(ofWasher.u, stepU(i.washerGauge)) ** 2 +
+      fixedU(i.washerGauge) ** 2 +
+      Math.max(ofGap.u, stepU(i.bladeGauge)) ** 2 +
+      blades * fixedU(i.bladeGauge) ** 2
   );
+  const unknown = ofWasher.unknown || ofGap.unknown;
   return {
     floatMm,
     washerMm,
     gapMm,
     uMm,
-    verdict: verdict(floatMm, uMm, i.spec.minMm, i.spec.maxMm),
-    preloaded: floatMm <= 1e-9
+    verdict: verdictOrNone(floatMm, uMm, i.spec.minMm, i.spec.maxMm, unknown),
+    preloaded: floatMm <= 1e-9,
+    ...(unknown ? { scatterUnknown: true as const } : {})
   };
 }

@@ -50,9 +50,11 @@ export function stackPick(i: Input): { idealMm: number; picks: Pick[] } {
     if (chosen.length === i.maxPieces) return;
     for (let k = from; k < tray.length; k++) {
       const piece = tray[k]!;
-      if (chosen.filter((c) => c === k).length >= piece.count) continue;
+      const had = chosen.filter((c) => c === k).length;
+      if (had >= piece.count) continue;
       chosen.push(k);
-      walk(k, sumMm + piece.thicknessMm, u2 + piece.uMm ** 2);
+      // pieces of one size were measured once: their errors are one and the same, (k+1)² - k² more of it
+      walk(k, sumMm + piece.thicknessMm, u2 + (2 * had + 1) * piece.uMm ** 2);
       chosen.pop();
     }
   };

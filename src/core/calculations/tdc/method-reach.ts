@@ -1,7 +1,8 @@
-import { gaugeU, type Gauge } from '../gauge/gauge-combine.ts';
-import { anglesAtDrop, dropMm, slider, type SliderInput } from '../piston/slider.ts';
+import { handU, repeatedU, type Gauge } from '../gauge/hand.ts';
+import { anglesAtDrop, dropMm, dropSlope, slider, type SliderInput } from '../piston/slider.ts';
 import { tdcDwell } from './tdc-dwell.ts';
 import { tdcFit } from './tdc-fit.ts';
+import { pairParts } from './tdc-pairs.ts';
 
 /** The accepted ways to find TDC, cheapest first. */
 export const tdcMethods = ['mark', 'highest', 'rod', 'stop', 'pairs', 'fit'] as const;
@@ -31,7 +32,7 @@ export interface OutlookInput {
 
 /**
  * The uncertainty each way of finding TDC would reach with the gauges in hand, before any work is done.
- * Pairs and stop: three pairs, at the depth tdc.dwell recommends. Fit: eight readings up to 40° each side.
+ * Pairs and stop: three pairs, at the depth tdc.dwell recommends, by a hand that scatters as it is known to. Fit: eight readings up to 40° each side.
  * Highest point and rod: the band in which nothing is seen to move, taken as rectangular, with the wheel's own.
  */
 export function methodOutlook(method: TdcMethod, i: OutlookInput): Outlook {
@@ -39,8 +40,8 @@ export function methodOutlook(method: TdcMethod, i: OutlookInput): Outlook {
   if (method === 'mark')
     return i.markU === null ? no('no earlier job has proved this mark') : { uDeg: i.markU, why: '' };
   if (!i.wheel) return no('no degree wheel in the tray');
-  const uWheel = gaugeU(i.wheel);
-  if (method === 'stop') return { uDeg: uWheel / Math.SQRT2 / Math.sqrt(PAIRS), why: '' };
+  const uWheel = repeatedU(0, 1, i.wheel).u;
+  if (method === 'stop') return { uDeg: pairsU({ wheel: i.wheel }, null), why: '' };
   if (!i.slider) return no('stroke and rod are not on the data sheet');
   if (method === 'rod') return flatTop(i.slider, ROD, uWheel);
   if (!i.dial) return no('no dial in the tray');
@@ -51,8 +52,20 @@ export function methodOutlook(method: TdcMethod, i: OutlookInput): Outlook {
 function pairsOutlook(s: SliderInput, dial: Gauge, wheel: Gauge): Outlook {
   const d = tdcDwell({ ...s, dial, wheel, targetUDeg: 0.15 });
   if (!d.ok) return { uDeg: null, why: d.error.message };
-  const one = d.out.recommended?.uDeg ?? gaugeU(wheel) / Math.SQRT2;
-  return { uDeg: one / Math.sqrt(PAIRS), why: '' };
+  const g = slider(s);
+  if (!g.ok) return { uDeg: null, why: g.error.message };
+  const slope = d.out.recommended ? Math.abs(dropSlope(g.out, -d.out.recommended.angleDeg)) : null;
+  return { uDeg: pairsU({ wheel, dial }, slope), why: '' };
+}
+
+/** What three pairs reach: the hand as far as it is known, steps and fixed errors as in tdc.pairs. */
+function pairsU(gauges: { wheel: Gauge; dial?: Gauge }, slope: number | null): number {
+  const { steps, fixed } = pairParts(gauges, slope);
+  const hand =
+    gauges.wheel.scatter === undefined
+      ? 0
+      : handU(gauges.wheel.scatter * Math.SQRT1_2, PAIRS, gauges.wheel, Math.SQRT1_2).u;
+  return Math.hypot(Math.max(hand, steps), fixed);
 }
 
 function fitOutlook(s: SliderInput, dial: Gauge, wheel: Gauge): Outlook {

@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import { EPS } from '../../numerics/angles.ts';
 import { fail } from '../../errors/catalogue.ts';
 import { ok, type Result } from '../../errors/result.ts';
-import { gaugeU } from '../gauge/gauge-combine.ts';
+import { gaugeU } from '../gauge/hand.ts';
 import type { tdcDwellInput } from './schemas.ts';
 import { anglesAtDrop, dropMm, dropSlope, slider } from '../piston/slider.ts';
 

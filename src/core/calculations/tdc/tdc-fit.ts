@@ -2,7 +2,9 @@ import type { z } from 'zod';
 import { wrap180, wrap360 } from '../../numerics/angles.ts';
 import { fail } from '../../errors/catalogue.ts';
 import { ok, type Result } from '../../errors/result.ts';
-import { gaugeU } from '../gauge/gauge-combine.ts';
+import { remembered } from '../../numerics/remembered.ts';
+import { stretch, studentQuantile } from '../../numerics/student.ts';
+import { fixedU, gaugeU, stepU, type Gauge } from '../gauge/hand.ts';
 import { median } from '../../numerics/statistics.ts';
 import type { tdcFitInput } from './schemas.ts';
 import { dropMm, dropSlope, slider, type Slider } from '../piston/slider.ts';
@@ -25,6 +27,11 @@ interface Fit {
   jacobian: Float64Array;
 }
 
+interface Gauges {
+  wheel: Gauge;
+  dial: Gauge;
+}
+
 interface Problem {
   s: Slider;
   sense: number;
@@ -36,8 +43,7 @@ interface Problem {
  * True TDC from many dial readings against the degree wheel: least squares for w0 (wheel at TDC) and d0 (dial at
  * TDC) in dial = d0 - sense·drop(wheel - w0), with outliers found by leaving each reading out in turn.
  * A scan over the whole wheel finds every valley of the sum of squares (there are two: the top and the bottom),
- * Gauss-Newton with step halving finishes each; the stop rule is relative. u from σ²(JᵀJ)⁻¹, where σ² is never
- * below what the gauges themselves contribute.
+ * Gauss-Newton with step halving finishes each; the stop rule is relative.
  * Errors `too-few-readings` (under 3), `one-sided`, `geometry-impossible`.
  */
 export function tdcFit(i: z.infer<typeof tdcFitInput>): Result<TdcFit> {
@@ -51,12 +57,10 @@ export function tdcFit(i: z.infer<typeof tdcFitInput>): Result<TdcFit> {
     wheel: Float64Array.from(i.readings, (r) => r.wheelDeg),
     dial: Float64Array.from(i.readings, (r) => r.dialMm)
   };
-  const uWheel = gaugeU(i.wheel);
-  const uDial = gaugeU(i.dial);
   let kept = i.readings.map((_, k) => k);
   let fit = globalFit(all);
-  while (kept.length >= 5) {
-    const worst = worstReading(subset(all, kept), fit, uWheel, uDial);
+  while (kept.length >= 6) {
+    const worst = worstReading(fit, i);
     if (worst === null) break;
     kept = kept.filter((_, k) => k !== worst);
     fit = globalFit(subset(all, kept));
@@ -67,7 +71,7 @@ export function tdcFit(i: z.infer<typeof tdcFitInput>): Result<TdcFit> {
     tdcWheelDeg: wrap360(fit.w0),
     errorDeg: wrap180(fit.w0),
     dialAtTdcMm: fit.d0,
-    uDeg: uncertainty(fit, uWheel, uDial),
+    uDeg: uncertainty(fit, subset(all, kept).wheel, i),
     rmsMm: Math.sqrt(fit.rss / kept.length),
     outliers: i.readings.map((_, k) => k).filter((k) => !isKept.has(k))
   });
@@ -125,7 +129,7 @@ function refine(p: Problem, start: Fit): Fit {
 }
 
 /** Normal equation of w0 with the mean of the jacobian taken out: a·step = b. */
-function centred(f: Fit): { a: number; b: number } {
+function centred(f: Fit): { a: number; b: number; mean: number } {
   const n = f.jacobian.length;
   let mean = 0;
   for (let k = 0; k < n; k++) mean += f.jacobian[k]!;
@@ -137,7 +141,7 @@ function centred(f: Fit): { a: number; b: number } {
     a += j * j;
     b += j * f.residual[k]!;
   }
-  return { a, b };
+  return { a, b, mean };
 }
 
 function globalFit(p: Problem): Fit {
@@ -169,28 +173,42 @@ function sumOfSquares(p: Problem, w0: number): number {
 }
 
 /**
- * Index of the reading whose residual against the fit of the others stands out most, if by more than 4 times their
- * scatter; null if none does. For few readings each fit is made in full. For many, leaving one out moves the fit so
- * little that its residual is r/(1 - leverage) (linear regression, exact in the limit): that ranks them, and only the
- * foremost are fitted in full.
+ * Index of the reading that stands out most, if by more than chance allows; null if none does. A reading left out is judged
+ * by the scatter of the others both as if it lay on the dial and as if it lay on the wheel, whichever excuses it more, and
+ * never by less than the gauges themselves; the limit is four, or what the largest of so few reaches once in a hundred.
+ * Leaving one out moves the fit by its leverage (linear regression, exact in the limit). Where there are many, the foremost
+ * by the common scatter are judged in full.
  */
-function worstReading(p: Problem, common: Fit, uWheel: number, uDial: number): number | null {
-  const n = p.wheel.length;
-  const all = Array.from({ length: n }, (_, k) => k);
-  let candidates = all;
+function worstReading(f: Fit, gauges: Gauges): number | null {
+  const n = f.residual.length;
+  const { a, mean: middle } = centred(f);
+  if (a <= 0) return null;
+  const lever = leverages(f);
+  const own = (k: number) => Math.max(Math.hypot(gaugeU(gauges.dial), f.jacobian[k]! * gaugeU(gauges.wheel)), 1e-12);
+  const few = 1.4826 * Math.sqrt((n - 1) / (n - 3));
+  const limit = Math.max(4, outlierLimit(n));
+  let candidates = Array.from({ length: n }, (_, k) => k);
   if (n > FEW) {
-    const rough = roughRatios(common, uWheel, uDial);
-    candidates = [...all].sort((a, b) => rough[b]! - rough[a]!).slice(0, 3);
-    if (rough[candidates[0]!]! < 2) return null;
+    const common = 1.4826 * median(Array.from(f.residual, Math.abs));
+    const rough = candidates.map((k) => Math.abs(f.residual[k]!) / Math.sqrt(1 - lever[k]!) / Math.max(common, own(k)));
+    candidates = candidates.sort((p, q) => rough[q]! - rough[p]!).slice(0, 3);
+    if (rough[candidates[0]!]! < limit / 2) return null;
   }
   let worst: number | null = null;
-  let most = 4;
+  let most = limit;
   for (const k of candidates) {
-    const others = subset(p, [...all.slice(0, k), ...all.slice(k + 1)]);
-    const fit = n > FEW ? refine(others, evaluate(others, common.w0)) : globalFit(others);
-    const theta = p.wheel[k]! - fit.w0;
-    const r = p.dial[k]! + p.sense * dropMm(p.s, theta) - fit.d0;
-    const ratio = Math.abs(r) / scale(fit.residual, dropSlope(p.s, theta), uWheel, uDial);
+    const out = f.residual[k]! / (1 - lever[k]!);
+    const byDial: number[] = [];
+    const byWheel: number[] = [];
+    for (let i = 0; i < n; i++) {
+      if (i === k) continue;
+      const share = 1 / n + ((f.jacobian[i]! - middle) * (f.jacobian[k]! - middle)) / a;
+      const r = Math.abs(f.residual[i]! + share * out);
+      byDial.push(r);
+      byWheel.push(r / Math.max(Math.abs(f.jacobian[i]!), 1e-3));
+    }
+    const ordinary = Math.max(few * median(byDial), few * median(byWheel) * Math.abs(f.jacobian[k]!), own(k));
+    const ratio = (Math.abs(out) * Math.sqrt(1 - lever[k]!)) / ordinary;
     if (ratio > most) {
       most = ratio;
       worst = k;
@@ -199,28 +217,14 @@ function worstReading(p: Problem, common: Fit, uWheel: number, uDial: number): n
   return worst;
 }
 const FEW = 24;
+/** Student's quantile for the largest of n, at one in a hundred. */
+const outlierLimit = remembered((n: number) => studentQuantile(0.01 / n, n - 3), 400);
 
-function roughRatios(f: Fit, uWheel: number, uDial: number): Float64Array {
-  const n = f.residual.length;
-  const { a } = centred(f);
-  let mean = 0;
-  for (let k = 0; k < n; k++) mean += f.jacobian[k]! / n;
-  const scatter = 1.4826 * median(Array.from(f.residual, Math.abs));
-  return Float64Array.from(f.residual, (r, k) => {
-    const leverage = 1 / n + (a > 0 ? (f.jacobian[k]! - mean) ** 2 / a : 0);
-    return (
-      Math.abs(r) /
-      (1 - Math.min(0.999, leverage)) /
-      Math.max(scatter, Math.hypot(uDial, f.jacobian[k]! * uWheel), 1e-12)
-    );
-  });
-}
-
-/** What counts as ordinary for one reading: the scatter of the others, or what the gauges allow if that is more. */
-function scale(others: Float64Array, slope: number, uWheel: number, uDial: number): number {
-  const scatter = 1.4826 * median(Array.from(others, Math.abs));
-  // exact data read with perfect gauges would divide 0 by 0
-  return Math.max(scatter, Math.hypot(uDial, slope * uWheel), 1e-12);
+/** How much each reading pulls the fit towards itself. */
+function leverages(f: Fit): Float64Array {
+  const n = f.jacobian.length;
+  const { a, mean: middle } = centred(f);
+  return Float64Array.from(f.jacobian, (j) => Math.min(0.99, 1 / n + (j - middle) ** 2 / a));
 }
 
 function bothSides(p: Problem, w0: number): boolean {
@@ -234,11 +238,24 @@ function bothSides(p: Problem, w0: number): boolean {
   return before && after;
 }
 
-function uncertainty(f: Fit, uWheel: number, uDial: number): number {
+/**
+ * Standard uncertainty of w0 in degrees: every reading by its own residual and leverage, stretched for few readings, never
+ * below what the steps of the gauges do; and a dial that lags, one way before the top and the other after it, which more
+ * readings do not lessen. The wheel's fixed errors differ from place to place and show in the residuals.
+ */
+function uncertainty(f: Fit, wheelDeg: Float64Array, { wheel, dial }: Gauges): number {
   const n = f.residual.length;
-  let gauges = 0;
-  for (let k = 0; k < n; k++) gauges += uDial ** 2 + (f.jacobian[k]! * uWheel) ** 2;
-  const sigma2 = Math.max(f.rss / (n - 2), gauges / n);
-  const { a } = centred(f);
-  return Math.sqrt(sigma2 / a);
+  const { a, mean: middle } = centred(f);
+  const lever = leverages(f);
+  let robust = 0;
+  let steps = 0;
+  let lag = 0;
+  for (let k = 0; k < n; k++) {
+    const j = f.jacobian[k]! - middle;
+    robust += ((j * f.residual[k]!) / (1 - lever[k]!)) ** 2;
+    steps += j * j * (stepU(dial) ** 2 + (f.jacobian[k]! * gaugeU(wheel)) ** 2);
+    lag += j * Math.sign(wrap180(wheelDeg[k]! - f.w0));
+  }
+  const scatter = Math.sqrt(Math.max(robust * stretch(n - 2) ** 2, steps)) / a;
+  return Math.hypot(scatter, (fixedU(dial) * lag) / a);
 }

@@ -2,11 +2,11 @@ import type { z } from 'zod';
 import { EPS, mod, wrap180, wrap360 } from '../../numerics/angles.ts';
 import { fail } from '../../errors/catalogue.ts';
 import { ok, type Result } from '../../errors/result.ts';
-import { gaugeU } from '../gauge/gauge-combine.ts';
+import { fixedU, gaugeU, handU, stepU, type Gauge } from '../gauge/hand.ts';
 import { mean, sampleSd } from '../../numerics/statistics.ts';
 import type { tdcPairsInput } from './schemas.ts';
-import { anglesAtDrop, dropSlope, slider, type Slider } from '../piston/slider.ts';
 import { pairU } from './tdc-dwell.ts';
+import { anglesAtDrop, dropSlope, slider, type Slider } from '../piston/slider.ts';
 
 export interface PairMiddle {
   tdcWheelDeg: number;
@@ -21,15 +21,18 @@ export interface TdcFromPairs {
   uDeg: number;
   spreadDeg: number;
   perPair: PairMiddle[];
+  scatterUnknown?: true;
 }
 
 type Input = z.infer<typeof tdcPairsInput>;
+type Gauges = { wheel: Gauge; dial?: Gauge | undefined };
 
 /**
  * True TDC from degree-wheel readings at equal piston depth before and after it (two-sided method).
  * The middle of each pair, less the bias of an offset pin, is TDC; the mean is taken about the first so that pairs
- * on both sides of the wheel's zero average correctly. uDeg is the larger of what the gauges allow and what the
- * pairs' own scatter shows.
+ * on both sides of the wheel's zero average correctly. u² = max(scatter of the middles, steps)² + fixed errors²: what scatters
+ * falls with more pairs, the fixed errors of wheel and dial do not. The scatter is pooled with what was learnt of this hand;
+ * with one pair and nothing learnt it is not known, and the answer says so.
  * @returns tdcWheelDeg in [0, 360); errorDeg in (-180, 180], what the wheel shows at true TDC
  * Errors `pair-swapped` (span above 180), `drop-out-of-range`, `geometry-impossible`.
  */
@@ -40,46 +43,64 @@ export function tdcPairs(i: Input): Result<TdcFromPairs> {
     if (!g.ok) return g;
     s = g.out;
   }
-  const uWheel = gaugeU(i.wheel);
-  const uDial = i.dial ? gaugeU(i.dial) : 0;
   const perPair: PairMiddle[] = [];
+  const slopes: number[] = [];
   for (const [n, pair] of i.pairs.entries()) {
-    const middle = onePair(pair, n, s, uWheel, uDial);
+    const middle = onePair(pair, n, s, i);
     if (!middle.ok) return middle;
-    perPair.push(middle.out);
+    const { slope, ...out } = middle.out;
+    perPair.push(out);
+    if (slope !== null) slopes.push(slope);
   }
   const first = perPair[0]!.tdcWheelDeg;
   const offsets = perPair.map((p) => wrap180(p.tdcWheelDeg - first));
-  const fromGauges = Math.sqrt(perPair.reduce((t, p) => t + p.uDeg ** 2, 0)) / perPair.length;
-  const fromScatter = sampleSd(offsets) / Math.sqrt(offsets.length);
+  const hand = handU(sampleSd(offsets), offsets.length, i.wheel, Math.SQRT1_2);
+  const { steps, fixed } = pairParts(i, slopes.length ? mean(slopes) : null);
   const tdc = wrap360(first + mean(offsets));
   return ok({
     tdcWheelDeg: tdc,
     errorDeg: wrap180(tdc),
-    uDeg: Math.max(fromGauges, fromScatter),
+    uDeg: Math.hypot(Math.max(hand.u, steps), fixed),
     spreadDeg: Math.max(...offsets) - Math.min(...offsets),
-    perPair
+    perPair,
+    ...(hand.unknown ? { scatterUnknown: true as const } : {})
   });
+}
+
+/**
+ * What steps and fixed errors do to the middle of a pair, in degrees. Of two readings of the wheel each has its own; the
+ * dial's error stays whole, since a dial that lags errs one way before the top and the other way after it.
+ * @param slope mm of drop a degree at the depth read, or null where the dial does not enter
+ */
+export function pairParts({ wheel, dial }: Gauges, slope: number | null): { steps: number; fixed: number } {
+  const ofDial = dial && slope ? { step: stepU(dial) / slope, fixed: fixedU(dial) / slope } : { step: 0, fixed: 0 };
+  return {
+    steps: Math.hypot(stepU(wheel), ofDial.step) / Math.SQRT2,
+    fixed: Math.hypot(fixedU(wheel) / Math.SQRT2, ofDial.fixed)
+  };
 }
 
 function onePair(
   pair: Input['pairs'][number],
   n: number,
   s: Slider | null,
-  uWheel: number,
-  uDial: number
-): Result<PairMiddle> {
+  gauges: Gauges
+): Result<PairMiddle & { slope: number | null }> {
   const spanDeg = mod(pair.afterWheelDeg - pair.beforeWheelDeg, 360);
   if (spanDeg > 180 + EPS)
     return fail('pair-swapped', `pairs.${n}`, { pair: n + 1, before: pair.beforeWheelDeg, after: pair.afterWheelDeg });
   let biasDeg = 0;
-  let uDeg = uWheel / Math.SQRT2;
+  let slope: number | null = null;
   if (s && pair.dropMm !== undefined) {
     const a = pair.dropMm > 0 ? anglesAtDrop(s, pair.dropMm) : null;
     if (!a) return fail('drop-out-of-range', `pairs.${n}.dropMm`, { dropMm: pair.dropMm, maxMm: s.maxDropMm });
     biasDeg = (a.afterDeg - a.beforeDeg) / 2;
-    const slope = (Math.abs(dropSlope(s, -a.beforeDeg)) + Math.abs(dropSlope(s, a.afterDeg))) / 2;
-    if (uDial > 0) uDeg = pairU(uWheel, uDial, slope);
+    const both = (Math.abs(dropSlope(s, -a.beforeDeg)) + Math.abs(dropSlope(s, a.afterDeg))) / 2;
+    if (gauges.dial) slope = both;
   }
-  return ok({ tdcWheelDeg: wrap360(pair.beforeWheelDeg + spanDeg / 2 - biasDeg), spanDeg, biasDeg, uDeg });
+  // of one pair, by what the gauges themselves do
+  const uDeg =
+    slope === null ? gaugeU(gauges.wheel) / Math.SQRT2 : pairU(gaugeU(gauges.wheel), gaugeU(gauges.dial!), slope);
+  const tdcWheelDeg = wrap360(pair.beforeWheelDeg + spanDeg / 2 - biasDeg);
+  return ok({ tdcWheelDeg, spanDeg, biasDeg, uDeg, slope });
 }

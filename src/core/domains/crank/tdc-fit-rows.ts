@@ -2,7 +2,7 @@ import type { CalcError } from '../../errors/result.ts';
 import { wrap180 } from '../../numerics/angles.ts';
 import { dropMm, slider, type SliderInput } from '../../calculations/piston/slider.ts';
 import { tdcFit, type TdcFit } from '../../calculations/tdc/tdc-fit.ts';
-import type { Gauge } from '../../calculations/gauge/gauge-combine.ts';
+import type { Gauge } from '../../calculations/gauge/hand.ts';
 import type { Reading } from '../../job/replayed.ts';
 
 export interface FitRow {

@@ -1,7 +1,7 @@
 import { wrap180 } from '../../numerics/angles.ts';
 import type { CalcError } from '../../errors/result.ts';
 import { tdcPairs, type TdcFromPairs } from '../../calculations/tdc/tdc-pairs.ts';
-import type { Gauge } from '../../calculations/gauge/gauge-combine.ts';
+import type { Gauge } from '../../calculations/gauge/hand.ts';
 import type { SliderInput } from '../../calculations/piston/slider.ts';
 import type { Reading } from '../../job/replayed.ts';
 
@@ -55,7 +55,7 @@ export function pairsWork(before: Reading[], after: Reading[], s: Setting): Pair
     const alone = tdcPairs({ ...common, pairs: [pair] });
     if (alone.ok) {
       row.middleDeg = alone.out.tdcWheelDeg;
-      row.uDeg = alone.out.perPair[0]!.uDeg;
+      row.uDeg = alone.out.uDeg;
       good.push(row);
     } else if (alone.error.code === 'pair-swapped') {
       row.error = { ...alone.error, message: alone.error.message.replace('pair 1', `pair ${row.n}`) };

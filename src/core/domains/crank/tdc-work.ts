@@ -2,7 +2,9 @@ import { wrap180, wrap360 } from '../../numerics/angles.ts';
 import { highestU, isTdcMethod, ROD, type TdcMethod } from '../../calculations/tdc/method-reach.ts';
 import { tdcDwell, type Dwell } from '../../calculations/tdc/tdc-dwell.ts';
 import type { CalcError } from '../../errors/result.ts';
-import { gaugeCombine, gaugeU, type Gauge } from '../../calculations/gauge/gauge-combine.ts';
+import { gaugeCombine } from '../../calculations/gauge/gauge-combine.ts';
+import { repeatedU, type Gauge } from '../../calculations/gauge/hand.ts';
+import { inHand } from '../../tray/hands.ts';
 import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
 import { lastMarkOf, sliderOf, type Engine } from '../../engine/engine.ts';
 import { numberOf } from './vocabulary.ts';
@@ -19,6 +21,8 @@ export interface TdcFound {
   /** what the wheel shows at true TDC, in (-180, 180] */
   errorDeg: number;
   uDeg: number;
+  /** nothing tells how much the hand scatters: uDeg is the gauges' alone */
+  scatterUnknown?: true;
 }
 
 export interface TdcWork {
@@ -112,7 +116,7 @@ export function tdcWork(
     work.nextSlot = method === 'highest' && of('top-dial').length === 0 ? 'top-dial' : 'top';
   }
   if (work.found && work.withinDeg !== null)
-    work.verdict = verdict(0, work.found.uDeg, -work.withinDeg, work.withinDeg);
+    work.verdict = verdict(0, work.found.uDeg, -work.withinDeg, work.withinDeg, work.found.scatterUnknown);
   return work;
 }
 
@@ -137,7 +141,12 @@ function fromTops(work: TdcWork, slider: ReturnType<typeof sliderOf>, wheel: Gau
   const all = gaugeCombine(input);
   const tdc = wrap360(first + all.mean);
   Object.assign(work, {
-    found: { tdcWheelDeg: tdc, errorDeg: wrap180(tdc), uDeg: Math.hypot(flat, all.u) },
+    found: {
+      tdcWheelDeg: tdc,
+      errorDeg: wrap180(tdc),
+      uDeg: Math.hypot(flat, all.u),
+      ...(all.scatterUnknown ? { scatterUnknown: true } : {})
+    },
     calc: 'gauge.combine',
     input
   });
@@ -145,10 +154,8 @@ function fromTops(work: TdcWork, slider: ReturnType<typeof sliderOf>, wheel: Gau
 
 /** The gauge of the readings; where none was named, only the step that was typed counts. */
 function gaugeOf(rs: Reading[]): Gauge | null {
-  const named = rs.filter((r) => r.gauge).at(-1)?.gauge;
-  if (named) return bare(named);
-  const last = rs.at(-1);
-  return last ? { resolution: last.resolution, accuracy: 0 } : null;
+  const last = rs.filter((r) => r.gauge).at(-1) ?? rs.at(-1);
+  return last ? inHand(last.gauge, last) : null;
 }
 
 export const bare = (g: Gauge): Gauge => ({ resolution: g.resolution, accuracy: g.accuracy });
@@ -161,4 +168,5 @@ export function dwellOf(slider: ReturnType<typeof sliderOf>, dial: Gauge | null,
 }
 
 /** Standard uncertainty of a place read on the wheel, TDC's own included. */
-export const placeU = (wheel: Gauge | null, uTdc: number): number => Math.hypot(wheel ? gaugeU(wheel) : 0, uTdc);
+export const placeU = (wheel: Gauge | null, uTdc: number): number =>
+  Math.hypot(wheel ? repeatedU(0, 1, wheel).u : 0, uTdc);

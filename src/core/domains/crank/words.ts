@@ -1,5 +1,5 @@
 import { mod, wrap180 } from '../../numerics/angles.ts';
-import { crankPlan, type CrankPlan, type PlanStep } from '../../calculations/crank/crank-plan.ts';
+import { slackTaken, crankPlan, type CrankPlan, type PlanStep } from '../../calculations/crank/crank-plan.ts';
 import type { Dwell } from '../../calculations/tdc/tdc-dwell.ts';
 import { cycleDegOf, type Engine } from '../../engine/engine.ts';
 import { degText, plusMinus, turnWord, type LengthText } from '../../job/texts.ts';
@@ -126,7 +126,7 @@ export function passedText(pastDeg: number, school: string, backlashDeg: number)
   const past = `You are ${degText(pastDeg)} past it.`;
   return school === 'forward'
     ? `${past} Do not step back onto it: go on forward and round again.`
-    : `${past} Do not step back onto it: go back ${degText(pastDeg + backlashDeg)}, well beyond all slack, then come forward ${degText(backlashDeg)}.`;
+    : `${past} Do not step back onto it: go back ${degText(pastDeg + slackTaken(backlashDeg))}, well beyond all slack, then come forward ${degText(slackTaken(backlashDeg))}.`;
 }
 
 /** What the mark is worth, in a sentence. */

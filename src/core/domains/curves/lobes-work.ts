@@ -1,8 +1,7 @@
 import { curveInterval, type Intervals } from '../../calculations/curve/curve-interval.ts';
-import { gaugeU } from '../../calculations/gauge/gauge-combine.ts';
 import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
 import type { Engine } from '../../engine/engine.ts';
-import { gaugeOf } from '../../job/readings.ts';
+import { oneReading } from '../../job/readings.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
 import { listOf, numberOf, readingsOf } from './vocabulary.ts';
 
@@ -33,9 +32,7 @@ export function lobesWork(engine: Engine, r: Replayed): LobesWork {
         })
       : null;
   const out = found?.ok ? found.out : null;
-  const uDeg = rows.length
-    ? Math.max(...rows.map((x) => gaugeU(gaugeOf(x.reading)))) * Math.sqrt(1 - 1 / rows.length)
-    : 0;
+  const uDeg = rows.length ? Math.max(...rows.map((x) => oneReading(x.reading).u)) * Math.sqrt(1 - 1 / rows.length) : 0;
   return { rows, count, out, toleranceDeg, uDeg, verdict: out && verdict(out.maxErrorDeg, uDeg, null, toleranceDeg) };
 }
 

@@ -3,12 +3,12 @@ import { interpolate, type Knot } from '../../calculations/curve/knots.ts';
 import { remembered } from '../../numerics/remembered.ts';
 import { curveFit, type CurveFit } from '../../calculations/curve/curve-fit.ts';
 import type { CalcError } from '../../errors/result.ts';
-import { gaugeU } from '../../calculations/gauge/gauge-combine.ts';
+import type { Gauge } from '../../calculations/gauge/hand.ts';
 import { formatSpeed } from '../../units/format.ts';
 import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
 import { bandOf, type Engine } from '../../engine/engine.ts';
 import { choiceOf, numberOf } from './vocabulary.ts';
-import { gaugeOf } from '../../job/readings.ts';
+import { gaugeOf, oneReading } from '../../job/readings.ts';
 import type { MarkError } from '../crank/mark-work.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
 
@@ -75,7 +75,8 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
     }
   }
   const read = points.filter((p): p is SweepPoint & { deg: number } => p.deg !== null);
-  const gauge = read[0]?.timing ? gaugeU(gaugeOf(read[0].timing)) * scale : 0;
+  const first = read[0]?.timing ? oneReading(read[0].timing) : null;
+  const gauge = first ? first.u * scale : 0;
   const uDeg = Math.hypot(gauge, bench ? 0 : (mark?.uDeg ?? 0));
   const band = bandOf(engine);
   const compared =
@@ -84,7 +85,10 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
       : null;
   const up = read.filter((p) => p.dir === 'up').map(({ rpm, deg }) => ({ rpm, deg }));
   const sane = up.every((p) => Math.abs(p.deg) <= HALF_TURN);
-  const fitted = up.length >= 6 && sane ? fitOf({ points: up, maxRamps: 2 }) : null;
+  const fitted =
+    up.length >= 6 && sane
+      ? fitOf({ points: up, maxRamps: up.length >= SECOND_RAMP_FROM ? 2 : 1, ...gaugesOf(read, scale) })
+      : null;
   const fit = fitted?.ok ? fitted.out : null;
   const initialBtdc = fit ? fit.knots[0]!.deg : null;
   const baseline = fit ? fit.knots.map((k) => ({ rpm: k.rpm, deg: k.deg - fit.knots[0]!.deg })) : null;
@@ -103,11 +107,34 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
     baseline,
     total: fit && {
       btdc: fit.fullDeg,
-      verdict: most === null ? null : verdict(fit.fullDeg, uDeg, null, most)
+      verdict:
+        most === null
+          ? null
+          : verdict(
+              fit.fullDeg,
+              fit.uTotalDeg === null ? uDeg : Math.hypot(fit.uTotalDeg, bench ? 0 : (mark?.uDeg ?? 0)),
+              null,
+              most,
+              first?.scatterUnknown
+            )
     },
     creep: baseline ? creepOf(engine, baseline) : null,
     worst: compare ? worstOf(compare.points) : null
   };
+}
+
+/** With fewer points, noise alone makes a second ramp in a quarter of the sweeps. */
+const SECOND_RAMP_FROM = 12;
+
+/** What degrees and speeds were read with, in crank degrees and engine speeds. */
+function gaugesOf(read: readonly SweepPoint[], scale: number): { strobe?: Gauge; tacho?: Gauge } {
+  const scaled = (r: Reading): Gauge => {
+    const g = gaugeOf(r);
+    const hand = g.scatter === undefined ? {} : { scatter: g.scatter * scale, scatterDof: g.scatterDof };
+    return { resolution: g.resolution * scale, accuracy: g.accuracy * scale, ...hand };
+  };
+  const first = read[0];
+  return first?.timing ? { strobe: scaled(first.timing), tacho: scaled(first.speed) } : {};
 }
 
 /** No timing lies further from TDC: such a curve is not fitted, and its point is out of any limits. */

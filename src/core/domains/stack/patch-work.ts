@@ -1,6 +1,5 @@
 import type { LengthText } from '../../job/texts.ts';
-import { gaugeU } from '../../calculations/gauge/gauge-combine.ts';
-import { gaugeOf } from '../../job/readings.ts';
+import { oneReading } from '../../job/readings.ts';
 import { meshPattern, type Pattern } from '../../calculations/mesh/mesh-pattern.ts';
 import type { Engine } from '../../engine/engine.ts';
 import { numberOf } from './vocabulary.ts';
@@ -47,7 +46,7 @@ export function patchFinding(p: Pattern, len: LengthText): string {
 
 /** Standard uncertainty of the contact's centre: half of both ends' doubts in squares, mm. */
 export const centreU = (row: PatchRow): number =>
-  row.high ? Math.hypot(gaugeU(gaugeOf(row.low)), gaugeU(gaugeOf(row.high))) / 2 : 0;
+  row.high ? Math.hypot(oneReading(row.low).u, oneReading(row.high).u) / 2 : 0;
 
 /** The newest contact of which both ends are read. */
 export const lastPatch = (rows: readonly PatchRow[]): PatchRow | null => rows.findLast((p) => p.high !== null) ?? null;

@@ -12,7 +12,7 @@ export function settle(state: StackState): SettledFigure[] {
       settled('float-bare', {
         value: stack.bare.floatMm,
         u: stack.bare.uMm,
-        verdict: stack.packing.length ? null : stack.bare.verdict.state,
+        verdict: stack.packing.length ? null : (stack.bare.verdict?.state ?? null),
         calc: 'stack.endFloat',
         input: { washerMm: stack.washers.map((w) => w.value), gaps: stack.gaps.map((g) => g.blades) },
         output: stack.bare

@@ -3,14 +3,13 @@ import { stackEndFloat, type EndFloat } from '../../calculations/stack/stack-end
 import { stackEngagement, type Engagement } from '../../calculations/stack/stack-engagement.ts';
 import { stackThermal } from '../../calculations/stack/stack-thermal.ts';
 import type { metals } from '../../calculations/stack/schemas.ts';
-import { gaugeU } from '../../calculations/gauge/gauge-combine.ts';
 import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
 import type { Engine } from '../../engine/engine.ts';
 import { judgedSlot, type Judged as JudgedFigure } from '../../job/judged.ts';
 import { slots } from './slots.ts';
 import { choiceOf, lastOf, numberOf, readingsOf, settledOf } from './vocabulary.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
-import { gaugeOf, partsOfSum, type Settled } from '../../job/readings.ts';
+import { gaugeOf, oneReading, partsOfSum, type Settled } from '../../job/readings.ts';
 import { partsTaken } from '../../job/taken.ts';
 import type { Part } from '../../tray/part-kinds.ts';
 
@@ -94,6 +93,7 @@ export function stackWork(engine: Engine, r: Replayed): StackWork {
           washerGauge: gaugeOf(washers[0]!),
           gaps: gaps.map((g) => g.blades),
           bladeGauge: gaugeOf(gaps[0]!.reading),
+          pack: r.chosen.get('blade-pack') === 'largest' ? 'largest' : 'nearest',
           spec: { minMm: min, maxMm: max }
         })
       : null;
@@ -166,7 +166,7 @@ function lossOf(readings: readonly Reading[]): Settled | null {
   const loose = lastOf(readings, 'float-loose');
   const tight = lastOf(readings, 'float-tight');
   return loose && tight
-    ? { value: loose.value - tight.value, u: Math.hypot(gaugeU(gaugeOf(loose)), gaugeU(gaugeOf(tight))), n: 2 }
+    ? { value: loose.value - tight.value, u: Math.hypot(oneReading(loose).u, oneReading(tight).u), n: 2 }
     : null;
 }
 

@@ -52,6 +52,16 @@ export const measureGap = (u: Use): Step =>
       minutes: 6,
       needs: ['gauge-washer-in'],
       slots: [slots.gap],
+      choices: [
+        {
+          id: 'blade-pack',
+          question: 'The blades of a place are',
+          options: [
+            { id: 'nearest', label: 'the pack that fits best' },
+            { id: 'largest', label: 'the thickest that enters' }
+          ]
+        }
+      ],
       values: ['floatMinMm', 'floatMaxMm'],
       surface: 'stack'
     },

@@ -6,6 +6,7 @@ import { timingBudget } from '../../calculations/timing/timing-budget.ts';
 import { staticAdjust, type HousingMove } from '../../calculations/static-timing/static-adjust.ts';
 import type { Engine } from '../../engine/engine.ts';
 import { limitsOf } from '../../job/judged.ts';
+import { gaugeOf } from '../../job/readings.ts';
 import type { RunSheet, Slot } from '../../job/run-sheet.ts';
 import { slotOfWay } from './slots.ts';
 import { choiceOf, numberOf } from './vocabulary.ts';
@@ -177,10 +178,7 @@ interface Limits {
 }
 
 function setting(n: number, readings: Reading[], engine: Engine, mark: MarkError | null, lim: Limits): SettingRow {
-  const gauge = readings.map((r) => r.gauge).find((g) => g !== null) ?? {
-    resolution: readings[0]!.resolution,
-    accuracy: 0
-  };
+  const gauge = gaugeOf(readings.find((r) => r.gauge !== null) ?? readings[0]!);
   const all = gaugeCombine({ readings: readings.map((r) => r.value), gauge });
   const uMark = mark?.uDeg ?? 0;
   const btdc = all.mean - (mark?.errorDeg ?? 0);
@@ -197,7 +195,7 @@ function setting(n: number, readings: Reading[], engine: Engine, mark: MarkError
     uScatter: all.uA,
     uGauge: all.uB,
     rimMm: null,
-    verdict: judged ? verdict(btdc, uDeg, lim.minBtdc, lim.maxBtdc) : null,
+    verdict: judged ? verdict(btdc, uDeg, lim.minBtdc, lim.maxBtdc, all.scatterUnknown) : null,
     move: housingMove(engine, btdc, lim.targetBtdc)
   };
 }

@@ -3,7 +3,8 @@ import { query, type Queryable } from '../db/pool.ts';
 import { Refusal } from '../errors.ts';
 import { asName } from './ids.ts';
 
-const COLUMNS = `id, name, kind, resolution, accuracy, per_rev_mm AS "perRevMm", calibrated_on::text AS "calibratedOn"`;
+const COLUMNS = `id, name, kind, resolution, accuracy, per_rev_mm AS "perRevMm", calibrated_on::text AS "calibratedOn",
+  scatter, scatter_dof AS "scatterDof"`;
 
 export const GAUGES = `SELECT ${COLUMNS} FROM gauge ORDER BY kind, resolution, name`;
 export const gauges = () => query<TrayGauge & Record<string, unknown>>('gauges', GAUGES);
@@ -22,9 +23,10 @@ export async function gaugeById(id: string, on?: Queryable): Promise<TrayGauge |
 export async function addGauge(g: TrayGauge): Promise<void> {
   const added = await query(
     'gauge-add',
-    `INSERT INTO gauge (id, name, kind, resolution, accuracy, per_rev_mm, calibrated_on) VALUES ($1, $2, $3, $4, $5, $6, $7)
+    `INSERT INTO gauge (id, name, kind, resolution, accuracy, per_rev_mm, calibrated_on, scatter, scatter_dof)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)
      ON CONFLICT DO NOTHING RETURNING id`,
-    [g.id, asName(g.name), g.kind, g.resolution, g.accuracy, g.perRevMm, g.calibratedOn]
+    [g.id, asName(g.name), g.kind, g.resolution, g.accuracy, g.perRevMm, g.calibratedOn, g.scatter, g.scatterDof]
   );
   if (added.length === 0)
     throw new Refusal(409, 'name-taken', `There is a ${asName(g.name)} in the tray already.`, 'name');

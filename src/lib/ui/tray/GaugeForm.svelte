@@ -1,6 +1,7 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import { gaugeKinds } from '$core/tray/gauge-kinds.ts';
+  import { ASSUMED_DOF, assumedScatter } from '$core/tray/hands.ts';
   import { unitsOf } from '$core/units/units.ts';
   import Field from '../primitives/Field.svelte';
   import { keep } from './keep.ts';
@@ -27,6 +28,18 @@
         value={sent.unit && (units as readonly string[]).includes(sent.unit) ? sent.unit : units[0]}
       />{/key}
   {:else}<input type="hidden" name="unit" value={units[0]} />{/if}
+  <Field
+    label="Scatter of one reading"
+    hint="(a standard deviation; may stay open)"
+    name="scatter"
+    value={sent.scatter}
+    placeholder={String(assumedScatter[kind])}
+  />
+  <Field label="Found from so many repeats" name="repeats" inputmode="numeric" value={sent.repeats} placeholder="10" />
+  <p class="small quiet">
+    Left open, the workshop’s assumption for its kind counts: {assumedScatter[kind]}
+    {units[0]}, with the weight of {ASSUMED_DOF + 1} repeats.
+  </p>
   <Field label="Calibrated on" name="calibrated" type="date" value={sent.calibrated} />
   <button class="button first">Put it in the tray</button>
 </form>

@@ -66,9 +66,10 @@
   <Field label="Springs like it" name="count" type="number" min="0" max="999" required value={sent.count ?? '1'} />
   {#if rated}
     <p role="status" data-testid="rated">
-      <b>{rated.rateNPerMm.toFixed(3)} N/mm</b> ± {(2 * rated.uRate).toFixed(
-        3
-      )}{#if rated.installedForceN !== undefined}, holds
+      <b>{rated.rateNPerMm.toFixed(3)} N/mm</b>
+      {rated.uRate === null
+        ? '± not known: through two weights a line goes whatever they are; hang a third'
+        : `± ${(2 * rated.uRate).toFixed(3)}`}{#if rated.installedForceN !== undefined}, holds
         <b>{rated.installedForceN.toFixed(3)} N</b> at rest{rated.installedForceN < 0
           ? ': slack, its loop has play'
           : ''}{/if}

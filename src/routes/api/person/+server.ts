@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { actAs } from '$lib/server/auth/who.ts';
 import { notFound } from '$lib/server/errors.ts';
 import { api, readBody } from '$lib/server/http.ts';
+import { forgetPeople } from '$lib/server/people-now.ts';
 import { addPerson, personById } from '$lib/server/repositories/people.ts';
 import type { RequestEvent } from './$types';
 
@@ -16,6 +17,7 @@ export const POST = api(async (event: RequestEvent) => {
   const asked = await readBody(event, body);
   const person = 'id' in asked ? await personById(asked.id) : await addPerson(asked.name);
   if (!person) throw notFound('person');
+  if ('name' in asked) forgetPeople();
   actAs(event.cookies, person, event.url.protocol === 'https:');
   return json({ ok: true, out: person });
 });

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
-  import { mostTelling, type SignKind } from '$core/calculations/cycle/cycle-evidence.ts';
+  import { mostTelling, sharesCause, type SignKind } from '$core/calculations/cycle/cycle-evidence.ts';
   import { cycleState } from '$core/calculations/cycle/cycle-state.ts';
   import { words } from '$core/job/index.ts';
   import { choiceOf, cycleDegOf, listOf, numberOf } from '$core/engine/engine.ts';
@@ -43,22 +43,28 @@
   );
   const given = $derived(new Map(session.state.work.signs.map((s) => [s.kind, s.seen])));
   const e = $derived(session.state.work.evidence);
+  const oneCause = $derived(given.size > 1 && [...given.keys()].every((k) => sharesCause(k, [...given.keys()])));
   const verdict = $derived<VerdictState | null>(e && (e.state === 'unsure' || e.contradictory) ? 'unsure' : null);
   // the sign not yet given after which least doubt would be left, whichever way it turns out
   const best = $derived.by(() => {
     const left = signs
       .map(([k]) => k)
       .filter((k) => !given.has(k) && (k !== 'rotorAtNumberOne' || !session.state.flags.has('distributor-out')));
-    const kind = mostTelling(e?.pCompression ?? 0.5, left);
+    const kind = mostTelling(session.state.work.signs, left);
     return signs.find(([k]) => k === kind) ?? null;
   });
   const help = $derived.by(() => {
     if (!e) return '';
-    const ask = best ? ` What would settle it best: ${lower(best[1])}?` : '';
+    const apart = best && !sharesCause(best[0], [...given.keys()]) ? ', independent of those given' : '';
+    const ask = best ? ` What would settle it best${apart}: ${lower(best[1])}?` : '';
     if (e.contradictory)
       return `One sign speaks strongly for compression and another strongly against it. Check the weaker of the two again.${ask}`;
-    if (e.state === 'unsure') return `Not sure enough to build on.${ask}`;
-    return session.state.work.signs.length < 2 ? `One sign is wrong too often.${ask}` : 'The signs agree.';
+    if (e.state === 'unsure')
+      return oneCause
+        ? `Valves and cam marks share a cause: a cam a turn out makes all of them wrong together, so they count as one sign.${ask}`
+        : `Not sure enough to build on.${ask}`;
+    if (session.state.work.signs.length < 2) return `One sign is wrong too often.${ask}`;
+    return 'The signs agree.';
   });
   const lower = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
 </script>

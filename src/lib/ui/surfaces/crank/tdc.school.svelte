@@ -2,6 +2,7 @@
   import { methodOutlook, tdcMethods } from '$core/calculations/tdc/method-reach.ts';
   import { words } from '$core/job/index.ts';
   import { lastMarkOf, numberOf, sliderOf } from '$core/engine/engine.ts';
+  import { trayInHand } from '$core/tray/hands.ts';
   import SchoolList from '../../job/SchoolList.svelte';
   import type { ReadingLine } from '../../job/line.svelte.ts';
   import type { JobSession } from '../../job/session.svelte.ts';
@@ -11,8 +12,11 @@
   const school = $derived(session.sheet.words.schools['tdc']!);
   const chosen = $derived(session.state.schools.tdc);
   const within = $derived(numberOf(session.engine, 'tdcWithinDeg') ?? null);
-  const gauge = (kind: string) =>
-    session.gaugesOf(kind).find((g) => g.id === line.chosenGauge[kind]) ?? session.gaugesOf(kind)[0] ?? null;
+  const gauge = (kind: string) => {
+    const all = session.gaugesOf(kind);
+    const g = all.find((x) => x.id === line.chosenGauge[kind]) ?? all[0];
+    return g ? trayInHand(g) : null;
+  };
   const rows = $derived.by(() => {
     const input = {
       slider: sliderOf(session.engine),

@@ -4,6 +4,7 @@
   import type { Reading } from '$core/job/replayed.ts';
   import { dwellOf } from '$core/domains/crank/tdc-work.ts';
   import { words } from '$core/job/index.ts';
+  import { trayInHand } from '$core/tray/hands.ts';
   import { slider } from '$core/calculations/piston/slider.ts';
   import { choiceOf, lastMarkOf, sliderOf } from '$core/engine/engine.ts';
   import { wrap180 } from '$core/numerics/angles.ts';
@@ -21,8 +22,11 @@
   const len = $derived(lengthText(prefs));
   const geometry = $derived(sliderOf(session.engine));
   const drawn = $derived(geometry ? slider(geometry) : null);
-  const gauge = (kind: string) =>
-    session.gaugesOf(kind).find((g) => g.id === line.chosenGauge[kind]) ?? session.gaugesOf(kind)[0] ?? null;
+  const gauge = (kind: string) => {
+    const all = session.gaugesOf(kind);
+    const g = all.find((x) => x.id === line.chosenGauge[kind]) ?? all[0];
+    return g ? trayInHand(g) : null;
+  };
   // before any reading the dwell is that of the gauges in hand
   const dwell = $derived(tdc.dwell ?? dwellOf(geometry, gauge('dial'), gauge('wheel')));
   const runs = $derived(choiceOf(session.engine, 'runningDirection') === 'ccw' ? -1 : 1);

@@ -1,0 +1,64 @@
+import { stretch } from '../../numerics/student.ts';
+
+/** A gauge in a hand, all in the unit of what it reads. */
+export interface Gauge {
+  /** the step it shows */
+  resolution: number;
+  /** ± of its fixed error */
+  accuracy: number;
+  /** standard deviation of one reading by this hand, as learnt from repeats or assumed; absent: not known */
+  scatter?: number | undefined;
+  /** degrees of freedom behind the scatter; 20 when it is not said */
+  scatterDof?: number | undefined;
+}
+
+/** Degrees of freedom of a scatter of which nothing else is said: about a day's repeats. */
+export const USUAL_DOF = 20;
+
+/** Standard uncertainty of a step: anywhere within it (Guide to the expression of uncertainty in measurement, 4.3.7). */
+export const stepU = (g: Gauge): number => g.resolution / Math.sqrt(12);
+/** Standard uncertainty of the fixed error: anywhere within its ±. Repeats do not lessen it. */
+export const fixedU = (g: Gauge): number => g.accuracy / Math.sqrt(3);
+
+/**
+ * Standard uncertainty of one reading by the gauge alone, its step and its ±, both taken as rectangular. Same unit as the
+ * gauge; what the hand adds is not in it.
+ * @example gaugeU({ resolution: 0.01, accuracy: 0.02 })  // 0.0119…
+ */
+export const gaugeU = (g: Gauge): number => Math.hypot(stepU(g), fixedU(g));
+
+export interface HandU {
+  /** standard uncertainty of the mean by scatter, stretched so that twice it is a 95 % half-width; 0 where it is not known */
+  u: number;
+  /** the scatter of one reading that it rests on */
+  s: number;
+  /** nothing tells how much the hand scatters: one reading, and no scatter learnt */
+  unknown: boolean;
+}
+
+/**
+ * What the hand's scatter makes of the mean of n readings. Today's repeats and what was learnt before are pooled by their
+ * degrees of freedom: s² = (ν₀s₀² + (n-1)s²)/(ν₀+n-1). Few degrees of freedom are stretched by Student's factor.
+ * @param s sample standard deviation of the readings, 0 for one
+ * @param n how many readings
+ * @param share what one figure takes of a reading's scatter: 1/√2 for the middle of two
+ */
+export function handU(s: number, n: number, g: Gauge, share = 1): HandU {
+  if (g.scatter !== undefined) {
+    const known = g.scatterDof ?? USUAL_DOF;
+    const dof = known + n - 1;
+    const pooled = Math.sqrt((known * (g.scatter * share) ** 2 + (n - 1) * s * s) / dof);
+    return { u: (pooled / Math.sqrt(n)) * stretch(dof), s: pooled, unknown: false };
+  }
+  if (n < 2) return { u: 0, s: 0, unknown: true };
+  return { u: (s / Math.sqrt(n)) * stretch(n - 1), s, unknown: false };
+}
+
+/**
+ * The whole of it for the mean of n readings: u² = max(hand, step)² + fixed². The step shows in the scatter already, so the
+ * larger of the two counts.
+ */
+export function repeatedU(s: number, n: number, g: Gauge): { u: number; uA: number; uB: number; unknown: boolean } {
+  const hand = handU(s, n, g);
+  return { u: Math.hypot(Math.max(hand.u, stepU(g)), fixedU(g)), uA: hand.u, uB: gaugeU(g), unknown: hand.unknown };
+}
