@@ -28,7 +28,7 @@ const SHEET: Record<string, [value: unknown, given: string]> = {
 const HANDS: Record<string, number> = {
   wheel: 0.1,
   dial: 0.003,
-  strobe: 0.01,
+  strobe: 0,
   micrometer: 0.003,
   blade: 0.003,
   depth: 0.005,
