@@ -46,10 +46,17 @@ export function running() {
   }
 }
 
+/** Ports above 1023 of other protocols, which the fetch standard bars. */
+const REFUSED_BY_BROWSERS = new Set([
+  1719, 1720, 1723, 2049, 3659, 4045, 4190, 5060, 5061, 6000, 6566, 6665, 6666, 6667, 6668, 6669, 6679, 6697, 10080
+]);
+
 function portAsked() {
   const port = Number(process.env.PORT ?? 4170);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Stop(`PORT is "${process.env.PORT}"; it must be a number from 1 to 65535.`);
+  if (REFUSED_BY_BROWSERS.has(port))
+    throw new Stop(`Browsers open no page at port ${port}. Choose another: PORT=${port + 7}.`);
   return port;
 }
 
