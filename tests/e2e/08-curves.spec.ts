@@ -89,7 +89,7 @@ test('static timing by two methods, to a closed verdict', async ({ page, context
     }
     await expect(page.getByTestId('result')).toContainText('10.17° before');
     await expect(page.getByTestId('housing')).toContainText('Turn the housing anticlockwise (from above) 1.58°');
-    await expect(page.getByTestId('budget')).toContainText('the gauge itself');
+    await expect(page.getByTestId('budget')).toContainText('the gauge’s own ±');
     await type(page, '9b');
     for (const t of ['9b', '9.5b']) await type(page, t);
     await expect(page.getByTestId('result')).toContainText('7.17° before');

@@ -16,7 +16,9 @@ import { normalQuantile } from '$core/numerics/normal.ts';
 import { stretch, studentQuantile, studentTail } from '$core/numerics/student.ts';
 import { enterGauge } from '$core/tray/enter.ts';
 import { ASSUMED_DOF, assumedScatter, inHand } from '$core/tray/hands.ts';
+import { budgetAdvice } from '$core/domains/timing/timing-work.ts';
 import { chances } from '../../support/chances.ts';
+import { PlayedJob } from '../../support/played.ts';
 
 describe('Student’s distribution', () => {
   // from printed tables of the two-sided quantile
@@ -304,5 +306,39 @@ describe('what is claimed is held', () => {
       if (fit.ok && Math.abs(fit.out.fullDeg - 32) <= 2 * (fit.out.uTotalDeg ?? Infinity)) hits++;
     }
     expect((100 * hits) / trials).toBeGreaterThan(92);
+  });
+});
+
+describe('the budget of a setting', () => {
+  const strobe =
+    (text: string, slot = 'strobe') =>
+    (job: PlayedJob) =>
+      job.read('strobe', slot, text);
+  const row = (...all: ((job: PlayedJob) => unknown)[]) => {
+    const job = new PlayedJob().toStroke();
+    for (const say of all) say(job);
+    return job.state.work.timing.strobe!;
+  };
+  it('shows hand, step, the gauge’s own and the reference apart, and adds up to the whole', () => {
+    const { budget, latest } = row(strobe('9.5b'));
+    expect(budget!.uDeg).toBeCloseTo(latest!.uDeg, 9);
+    expect(budget!.shares.filter((s) => s.uDeg > 0).map((s) => s.name)).toEqual([
+      'the gauge’s own ±',
+      'where true TDC lies',
+      'the hand’s scatter'
+    ]);
+  });
+  it('says what one more reading would bring, as the next reading then shows', () => {
+    const before = row(strobe('9.5b')).latest!;
+    const after = row(strobe('9.5b'), strobe('9.5b', 'strobe-again')).latest!;
+    // the second agreed with the first: it scattered less than the hand was known to
+    expect(after.uDeg).toBeLessThanOrEqual(before.uWithOneMore + 1e-9);
+    expect(before.uWithOneMore).toBeLessThan(before.uDeg);
+  });
+  it('names what would narrow it most', () => {
+    const { budget, latest } = row(strobe('9.5b'));
+    expect(budgetAdvice(budget!, latest!)).toContain('a truer gauge helps; more readings do not lessen it');
+    const loose = row(strobe('9.5b'), strobe('12b', 'strobe-again'));
+    expect(budgetAdvice(loose.budget!, loose.latest!)).toContain('hand’s scatter: read it again');
   });
 });

@@ -1,6 +1,7 @@
 import type { Verdict } from '../../calculations/verdict/verdict.ts';
 import { verdict } from '../../calculations/verdict/verdict.ts';
 import { gaugeCombine } from '../../calculations/gauge/gauge-combine.ts';
+import { fixedU, repeatedU, stepU } from '../../calculations/gauge/hand.ts';
 import { staticGain } from '../../calculations/static-timing/static-gain.ts';
 import { timingBudget } from '../../calculations/timing/timing-budget.ts';
 import { staticAdjust, type HousingMove } from '../../calculations/static-timing/static-adjust.ts';
@@ -12,6 +13,7 @@ import { slotOfWay } from './slots.ts';
 import { choiceOf, numberOf } from './vocabulary.ts';
 import type { MarkError } from '../crank/mark-work.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
+import { plusMinus } from '../../job/texts.ts';
 
 /** One setting of the housing, with the readings taken of it. */
 export interface SettingRow {
@@ -25,9 +27,12 @@ export interface SettingRow {
   /** shares of the variance: what to measure better */
   uReading: number;
   uMark: number;
-  /** of the readings: their scatter, and the gauge's own */
-  uScatter: number;
-  uGauge: number;
+  /** of the readings: the hand's scatter, the step of the scale (the larger of the two counts) and the gauge's fixed error */
+  uHand: number;
+  uStep: number;
+  uFixed: number;
+  /** what the whole would be after one more reading of the same setting that scatters as these do */
+  uWithOneMore: number;
   /** rim scale at this setting, mm */
   rimMm: number | null;
   verdict: Verdict | null;
@@ -128,26 +133,37 @@ function othersOf(
   });
 }
 
+const HAND = 'the hand’s scatter';
+const STEP = 'the step of the scale';
+const FIXED = 'the gauge’s own ±';
+
 const budgetOf = (row: SettingRow, markKnown: boolean): ReturnType<typeof timingBudget> =>
   timingBudget({
     terms: [
-      { name: 'the gauge itself', uDeg: row.uGauge },
-      { name: 'scatter of the readings', uDeg: row.uScatter },
+      { name: HAND, uDeg: row.uHand >= row.uStep ? row.uHand : 0 },
+      { name: STEP, uDeg: row.uHand >= row.uStep ? 0 : row.uStep },
+      { name: FIXED, uDeg: row.uFixed },
       ...(markKnown ? [{ name: 'where true TDC lies', uDeg: row.uMark }] : [])
     ]
   });
 
-/** What to measure better, from the largest share. */
-export function budgetAdvice(b: ReturnType<typeof timingBudget>, readings: number): string {
+/** What to measure better, from the largest share, and by how much one more reading would narrow the whole. */
+export function budgetAdvice(b: ReturnType<typeof timingBudget>, row: SettingRow): string {
   const most = b.shares[0]!;
+  const narrower =
+    row.uWithOneMore < 0.98 * row.uDeg
+      ? ` One more reading would bring ${plusMinus(row.uDeg)}° to ${plusMinus(row.uWithOneMore)}°.`
+      : '';
   const pct = `${(100 * most.share).toFixed(0)} %`;
   switch (most.name) {
-    case 'the gauge itself':
-      return `Most of it, ${pct}, is the gauge: a finer scale helps, more readings do not.`;
-    case 'scatter of the readings':
-      return `Most of it, ${pct}, is scatter: ${readings < 4 ? 'read it again a few times' : 'look for what moves: slack, a loose plate'}.`;
+    case FIXED:
+      return `Most of it, ${pct}, is the gauge’s own ±: a truer gauge helps; more readings do not lessen it.${narrower}`;
+    case STEP:
+      return `Most of it, ${pct}, is the step of the scale: a finer scale helps; more readings do not lessen it.${narrower}`;
+    case HAND:
+      return `Most of it, ${pct}, is the hand’s scatter: ${row.readings.length < 4 ? 'read it again a few times' : 'look for what moves: slack, a loose plate'}.${narrower}`;
     default:
-      return `Most of it, ${pct}, is where true TDC lies: more pairs at TDC help, more readings here do not.`;
+      return `Most of it, ${pct}, is where true TDC lies: more pairs at TDC help most.${narrower}`;
   }
 }
 
@@ -192,8 +208,10 @@ function setting(n: number, readings: Reading[], engine: Engine, mark: MarkError
     uDeg,
     uReading: all.u,
     uMark,
-    uScatter: all.uA,
-    uGauge: all.uB,
+    uHand: all.uA,
+    uStep: stepU(gauge),
+    uFixed: fixedU(gauge),
+    uWithOneMore: Math.hypot(repeatedU(all.s, readings.length + 1, gauge).u, uMark),
     rimMm: null,
     verdict: judged ? verdict(btdc, uDeg, lim.minBtdc, lim.maxBtdc, all.scatterUnknown) : null,
     move: housingMove(engine, btdc, lim.targetBtdc)

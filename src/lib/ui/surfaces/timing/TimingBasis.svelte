@@ -38,7 +38,7 @@
       {/each}
     </tbody>
   </table>
-  <p class="note">{budgetAdvice(work.budget!, work.latest.readings.length)}</p>
+  <p class="note">{budgetAdvice(work.budget!, work.latest)}</p>
 {/if}
 {#each work.others as o (o.method)}
   <p class="note" class:bad={!o.agrees} data-testid="other-way">
