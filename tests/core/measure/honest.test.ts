@@ -213,7 +213,7 @@ describe('slack that was told too small', () => {
 });
 
 // simulated hands with a known truth: twice the stated u holds it about 95 times in 100
-describe('what is claimed is held', () => {
+describe('what is claimed is held', { timeout: 60_000 }, () => {
   const TRIALS = 3000;
   const share = (hits: number) => (100 * hits) / TRIALS;
 
