@@ -12,7 +12,8 @@ const MORE = {
   stock_item: 'UPDATE (low)',
   workshop: 'UPDATE',
   job_line: 'UPDATE, DELETE',
-  job_figure: 'UPDATE, DELETE'
+  job_figure: 'UPDATE, DELETE',
+  job_hand: 'UPDATE, DELETE'
 };
 
 /** Lets a role use the tables of a database and nothing else. `url` is the owner's; a password makes the role anew. */

@@ -53,7 +53,7 @@ describe('a job that cannot be worked out', () => {
     expect(row.waitsText).toContain('run sheet is not known to this version');
     for (let k = 0; k < 3; k++) expect((await rowOf(jobId)).waits).toBe('ready');
     expect(said.mock.calls.filter(([what]) => what.includes(id))).toHaveLength(1);
-    await expect(jobPage(id)).rejects.toMatchObject({ status: 409, code: 'no-such-sheet' });
+    await expect(jobPage(id, null)).rejects.toMatchObject({ status: 409, code: 'no-such-sheet' });
     said.mockRestore();
   });
   it('for its log is damaged says so in its row, and is tried again only when something was added', async () => {

@@ -62,8 +62,8 @@ describe('a job that somebody else holds', () => {
       const waiting = Array.from({ length: 40 }, () => code(append(jobId, remark(), by)));
       await new Promise((r) => setTimeout(r, 200));
       await within(1500, () => append(other, remark(), by));
-      await within(1500, () => jobPage(other));
-      await within(1500, () => jobPage(jobId));
+      await within(1500, () => jobPage(other, null));
+      await within(1500, () => jobPage(jobId, null));
       expect(new Set(await Promise.all(waiting))).toEqual(new Set(['database-busy']));
       expect(performance.now() - from).toBeLessThan(3 * LIMITS.lockMs);
     });

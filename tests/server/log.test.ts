@@ -194,11 +194,11 @@ describe('the log of a page', () => {
   });
   it('carries one engine while the engine says the same, and another when its sheet has changed', async () => {
     const { jobId: id, engineId: its } = await smallWorkshop();
-    const before = await jobPage(id);
+    const before = await jobPage(id, null);
     await append(id, { id: randomUUID(), kind: 'remark', text: 'nothing of the engine' }, by);
-    expect((await jobPage(id)).engine).toBe(before.engine);
+    expect((await jobPage(id, null)).engine).toBe(before.engine);
     await enterValues(its, [{ name: 'idleRpm', given: '612', unit: 'rpm', value: 612, source: 'plate' }], by);
-    const after = (await jobPage(id)).engine;
+    const after = (await jobPage(id, null)).engine;
     expect(after.values['idleRpm']).toMatchObject({ value: 612 });
     expect(before.engine.values['idleRpm']?.value).not.toBe(612);
   });

@@ -1,5 +1,6 @@
 import type { Engine } from '../engine/engine.ts';
 import type { ParsedReading } from '../calculations/reading/reading-parse.ts';
+import type { GaugeKind } from '../tray/gauge-kinds.ts';
 import type { JobEvent } from './events.ts';
 import type { Reading, Replayed, StepMark } from './replayed.ts';
 import type { Rule } from './rules.ts';
@@ -80,6 +81,15 @@ export interface Typed<State = any> {
   len: LengthText;
 }
 
+/** Figures of one thing, read again and again by one hand with one gauge. Base units. */
+export interface RepeatGroup {
+  of: Reading[];
+  kind: GaugeKind;
+  values: number[];
+  /** what one figure takes of a reading's scatter: 1/√2 for the middle of two */
+  share: number;
+}
+
 /** What a surface says of a step, and how its figures are read. Everything here may be left out. */
 export interface SurfaceWords<State = any> {
   /** the finding at its top; null leaves the instruction there */
@@ -107,6 +117,8 @@ export interface Domain<W = any, S extends string = any> {
   /** which way is proposed, and why: for an engine, and what was answered on the job by question */
   schools?: Record<string, Proposal>;
   figures?: (state: JobState<W, S>) => SettledFigure[];
+  /** readings that repeat one another in ways that do not follow from their slots, as the middles of pairs do */
+  repeats?: (state: JobState<W, S>) => RepeatGroup[];
   /** rules that follow from a figure, not from a state that was said */
   interlocks?: (c: WorkContext<W, S>) => Rule[];
   /** what is improbable about a figure, as a question to ask once; by slot */

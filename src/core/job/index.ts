@@ -5,6 +5,8 @@ export type { EventBody, EventKind, JobEvent, GaugeRef, Person, Figure } from '.
 export { admit, notSettled } from './admit.ts';
 export { settledFigures } from './figures.ts';
 export type { SettledFigure } from './settled.ts';
+export { repeatsIn } from './repeats.ts';
+export type { Repeats } from './repeats.ts';
 export { understand } from './understand.ts';
 export type { Draft, Lookup } from './understand.ts';
 export * as words from './words.ts';

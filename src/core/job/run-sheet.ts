@@ -33,6 +33,8 @@ export interface Slot {
   repeats?: boolean;
   also?: readonly Variant[];
   combine?: Combine;
+  /** its place is sought anew each time: how far repeats lie apart tells of the place, not of the hand */
+  sought?: boolean;
   /** it may be below zero: its sign says a side */
   signed?: boolean;
   /** the slot that is read next, where two make one */

@@ -55,6 +55,31 @@ export function inHand(
   return kind ? { ...known, scatter: assumedScatter[kind], scatterDof: ASSUMED_DOF } : known;
 }
 
+/** What repeats of one hand with one kind of gauge have told: degrees of freedom and the sum of squares behind them, base unit. */
+export interface Learnt {
+  dof: number;
+  ss: number;
+  /** how many readings those were */
+  n: number;
+}
+
+/**
+ * A gauge in the hand of someone whose repeats are known: pooled with what it begins from, which is the scatter that was
+ * measured with this gauge, else the workshop's assumption for its kind. s² = (ν₀s₀² + Σ(n-1)s²)/(ν₀ + Σ(n-1)).
+ */
+export function learntInHand<G extends Pick<TrayGauge, 'kind' | 'scatter' | 'scatterDof'>>(
+  gauge: G,
+  learnt: Learnt | null | undefined
+): G {
+  if (!learnt || learnt.dof <= 0 || gauge.kind === 'eye') return gauge;
+  const begun =
+    gauge.scatter === null
+      ? { s: assumedScatter[gauge.kind], dof: ASSUMED_DOF }
+      : { s: gauge.scatter, dof: gauge.scatterDof ?? USUAL_DOF };
+  const dof = begun.dof + learnt.dof;
+  return { ...gauge, scatter: Math.sqrt((begun.dof * begun.s ** 2 + learnt.ss) / dof), scatterDof: dof };
+}
+
 /** A gauge of the tray in the hands of the workshop. */
 export const trayInHand = (g: TrayGauge): Gauge =>
   inHand(

@@ -1,6 +1,5 @@
 <script lang="ts">
   import { gaugeKinds } from '$core/tray/gauge-kinds.ts';
-  import { baseUnit, fromBase, unitSign, type Unit } from '$core/units/units.ts';
   import { repeatedU } from '$core/calculations/gauge/hand.ts';
   import { trayInHand } from '$core/tray/hands.ts';
   import Field from '$lib/ui/primitives/Field.svelte';
@@ -10,6 +9,7 @@
   import PartForm from '$lib/ui/tray/PartForm.svelte';
   import PartsTable from '$lib/ui/tray/PartsTable.svelte';
   import SpringForm from '$lib/ui/tray/SpringForm.svelte';
+  import { sizeText } from '$lib/ui/tray/size-text.ts';
   import StopForm from '$lib/ui/tray/StopForm.svelte';
   import { lengthText } from '$lib/reader/units.ts';
 
@@ -24,12 +24,7 @@
   // svelte-ignore state_referenced_locally
   let adding = $state<string>(form?.form && form.form !== 'move' ? form.form : 'gauge');
   const mine = $derived(form?.form === adding ? sent : {});
-  const unitOf = (k: string): Unit => {
-    const q = gaugeKinds[k as keyof typeof gaugeKinds]?.quantity ?? 'angle';
-    return q === 'length' ? data.prefs.length : baseUnit(q);
-  };
-  const size = (x: number, k: string) =>
-    `${Number((fromBase(x, unitOf(k)) - fromBase(0, unitOf(k))).toPrecision(3))}${unitSign[unitOf(k)]}`;
+  const size = $derived(sizeText(data.prefs));
   const out = $derived(data.stock.filter((s) => s.count <= s.low && s.low > 0));
   const headline = $derived(
     data.stock.length === 0 && data.gauges.length === 0
@@ -52,6 +47,7 @@
         A reading carries its gauge: step and accuracy make its uncertainty. A part that is taken is written on its job. <a
           href="/scales">Print a tape or a degree wheel</a
         >
+        · <a href="/tray/hands">What hands and gauges make of a ±</a>
       </p>
       {#if form && 'message' in form && form.form === 'move'}<p class="problem" role="alert">{form.message}</p>{/if}
       <PartsTable stock={data.stock} len={lengthText(data.prefs)} />

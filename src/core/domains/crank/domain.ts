@@ -4,6 +4,7 @@ import { domain as engine } from '../engine/domain.ts';
 import { crankPlace } from './crank-place.ts';
 import { doubts } from './doubts.ts';
 import { earlierMark, markError } from './mark-work.ts';
+import { middles } from './middles.ts';
 import { replays } from './replays.ts';
 import { settle } from './settle.ts';
 import { surfaces } from './surfaces.ts';
@@ -38,6 +39,7 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
     })
   },
   figures: settle,
+  repeats: middles,
   doubts,
   replays
 };

@@ -5,7 +5,14 @@ export const slots = slotsOf({
   before: { label: 'wheel, before the top', quantity: 'angle', gauge: 'wheel', repeats: true, combine: 'pair' },
   after: { label: 'wheel, after the top', quantity: 'angle', gauge: 'wheel', repeats: true, combine: 'pair' },
   'top-dial': { label: 'dial, at its highest', quantity: 'length', gauge: 'dial' },
-  top: { label: 'wheel, at the highest point', quantity: 'angle', gauge: 'wheel', repeats: true, combine: 'mean' },
+  top: {
+    label: 'wheel, at the highest point',
+    quantity: 'angle',
+    gauge: 'wheel',
+    repeats: true,
+    combine: 'mean',
+    sought: true
+  },
   'fit-wheel': { label: 'wheel', quantity: 'angle', gauge: 'wheel', repeats: true, combine: 'pair' },
   'fit-dial': { label: 'dial at that place', quantity: 'length', gauge: 'dial', repeats: true, combine: 'pair' },
   stands: {

@@ -18,7 +18,8 @@ export const slots = slotsOf({
     gauge: 'blade',
     required: true,
     repeats: true,
-    combine: 'mean'
+    // each place round the face stands for itself: it may be tilted
+    combine: 'each'
   },
   packing: { label: 'packing together', quantity: 'length', gauge: 'micrometer', repeats: true, combine: 'mean' },
   offset: {

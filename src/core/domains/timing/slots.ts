@@ -20,7 +20,8 @@ export const slots = slotsOf({
     label: 'gap, on the peak of the lobe',
     quantity: 'length',
     gauge: 'blade',
-    combine: 'mean',
+    // it is set between one reading and the next
+    combine: 'last',
     limits: { least: 'contactGapMinMm', most: 'contactGapMaxMm' },
     figure: 'contact-gap'
   },

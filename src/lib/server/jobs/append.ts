@@ -7,6 +7,8 @@ import { withTransaction, type Queryable } from '../db/pool.ts';
 import { notFound, Refusal, violated } from '../errors.ts';
 import { amendmentOn, eventById, eventsById, insertEvent, lockJob, logOf } from '../repositories/events.ts';
 import { gaugeById } from '../repositories/gauges.ts';
+import { learntOf } from '../repositories/hands.ts';
+import { learntInHand } from '$core/tray/hands.ts';
 import { holdParts, partsOf } from '../repositories/stock.ts';
 import { deriveSoon } from './derive.ts';
 import { engineForJob } from './engine-for-job.ts';
@@ -74,7 +76,7 @@ async function writeOne(jobId: string, job: Job, input: EventInput, by: Person, 
     const { jobId: _, ...event } = before;
     return event;
   }
-  const body = await toBody(jobId, input, c);
+  const body = await toBody(jobId, input, by, c);
   await mustBeAdmitted(jobId, job, body, c);
   const seq = job.lastSeq + job.fresh.length + 1;
   const at = await insertEvent(jobId, seq, input.id, body, by.id, c);
@@ -114,11 +116,11 @@ async function settleParts(jobId: string, job: Job, by: Person, c: Queryable): P
 }
 
 /** The event that a screen's input means, with gauge, parts and the amended reading looked up under the lock. */
-async function toBody(jobId: string, input: EventInput, c: Queryable): Promise<EventBody> {
+async function toBody(jobId: string, input: EventInput, by: Person, c: Queryable): Promise<EventBody> {
   const { id: _, ...draft } = input;
   const parts = draft.kind === 'take' ? await partsOf(draft.items, draft.part, c) : [];
   const typed = draft.kind === 'reading' || draft.kind === 'amend' ? draft : null;
-  const gauge = typed?.gaugeId ? await gaugeById(typed.gaugeId, c) : null;
+  const gauge = typed?.gaugeId ? await gaugeInHand(typed.gaugeId, by, jobId, c) : null;
   const replaced = draft.kind === 'amend' ? await eventById(draft.replaces, c) : null;
   const read = understand(draft, {
     gauge: () => gauge ?? undefined,
@@ -127,6 +129,12 @@ async function toBody(jobId: string, input: EventInput, c: Queryable): Promise<E
   });
   if (!read.ok) throw new Refusal(422, read.error.code, read.error.message, read.error.path);
   return read.out;
+}
+
+/** A gauge of the tray with how this person's hand scatters with it, as far as other jobs have told. */
+async function gaugeInHand(id: string, by: Person, jobId: string, c: Queryable) {
+  const gauge = await gaugeById(id, c);
+  return gauge && learntInHand(gauge, (await learntOf(by.id, jobId, c))[gauge.kind]);
 }
 
 /** Constraint names to sentences; what has none as it is. */

@@ -1,4 +1,4 @@
-import { settledFigures, words } from '$core/job/index.ts';
+import { repeatsIn, settledFigures, words } from '$core/job/index.ts';
 import { sheetOf, stateOf } from '$core/sheets/index.ts';
 import { CORE_VERSION } from '../core-version.ts';
 import { withTransaction } from '../db/pool.ts';
@@ -19,7 +19,7 @@ import { logOf } from '../repositories/events.ts';
 import { jobById } from '../repositories/jobs.ts';
 import { engineForJob, JUDGED_WITH } from './engine-for-job.ts';
 
-type Worked = Pick<Derived, 'line' | 'done' | 'total' | 'figures'>;
+type Worked = Pick<Derived, 'line' | 'done' | 'total' | 'figures' | 'repeats'>;
 
 /**
  * Works out a job's derived rows from its log and writes them, one job of an engine at a time. A job that cannot be
@@ -68,7 +68,7 @@ function workOut(
   engine: Parameters<typeof stateOf>[1],
   events: Parameters<typeof stateOf>[2]
 ): Worked {
-  const none = { done: 0, total: 0, figures: [] };
+  const none = { done: 0, total: 0, figures: [], repeats: [] };
   const sheet = sheetOf(sheetId);
   if (!sheet) {
     log.error(`job ${jobId} cannot be worked out: its run sheet ${sheetId} is not known to this version`);
@@ -76,7 +76,12 @@ function workOut(
   }
   try {
     const state = stateOf(sheet, engine, events);
-    return { line: words.floorLine(state, engine), ...state.progress, figures: settledFigures(state) };
+    return {
+      line: words.floorLine(state, engine),
+      ...state.progress,
+      figures: settledFigures(state),
+      repeats: repeatsIn(state)
+    };
   } catch (e) {
     log.error(`job ${jobId} cannot be worked out`, e);
     return { line: words.brokenLine('an error in working it out, noted in the log of the server'), ...none };

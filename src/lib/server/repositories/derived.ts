@@ -1,10 +1,11 @@
-import type { SettledFigure } from '$core/job/index.ts';
+import type { Repeats, SettledFigure } from '$core/job/index.ts';
 import type { EarlierFigure, EarlierMark } from '$core/engine/engine.ts';
 import type { FloorLine } from '$core/job/words.ts';
 import { query, type Queryable } from '../db/pool.ts';
 import { notFound } from '../errors.ts';
 import { behind } from './behind.ts';
 import { ENGINE_COLUMNS, ENGINE_FROM, toEngine, type EngineRow, type EngineWithVersion } from './engines.ts';
+import { writeRepeats } from './hands.ts';
 import { isoOf } from './iso.ts';
 
 export interface Derived {
@@ -17,6 +18,7 @@ export interface Derived {
   total: number;
   lastAt: string | null;
   figures: SettledFigure[];
+  repeats: Repeats[];
 }
 
 /** Holds everybody else who works out jobs of an engine until the transaction ends: a job is judged with those before it. */
@@ -77,6 +79,7 @@ export async function writeDerived(d: Derived, judgedWith: readonly string[], on
       ],
       on
     );
+  await writeRepeats(d.jobId, d.repeats, on);
   const told = (rows: { key: string; value: number; u: number | null; proved: boolean; output: unknown }[]) =>
     JSON.stringify(
       rows
@@ -154,10 +157,11 @@ export const isBehind = async (jobId: string, coreVersion: string, on: Queryable
     )
   ).length > 0;
 
-export const clearDerived = () =>
-  query('derived-clear', 'DELETE FROM job_figure', []).then(() =>
-    query('derived-clear-lines', 'DELETE FROM job_line', [])
-  );
+export async function clearDerived(): Promise<void> {
+  await query('derived-clear', 'DELETE FROM job_figure', []);
+  await query('derived-clear-hands', 'DELETE FROM job_hand', []);
+  await query('derived-clear-lines', 'DELETE FROM job_line', []);
+}
 export const allJobIds = async () =>
   (await query<{ id: string }>('job-ids', 'SELECT id FROM job ORDER BY opened_at, id')).map((r) => r.id);
 

@@ -9,7 +9,8 @@ import {
   type RunSheet
 } from '$core/job/index.ts';
 import type { EventInput } from '$core/job/event-input.ts';
-import type { TrayGauge } from '$core/tray/gauge-kinds.ts';
+import type { GaugeKind, TrayGauge } from '$core/tray/gauge-kinds.ts';
+import { learntInHand, type Learnt } from '$core/tray/hands.ts';
 import type { StockItem } from '$core/tray/part-kinds.ts';
 import { Outbox } from './outbox.svelte.ts';
 import { follow } from '../live/live.ts';
@@ -32,6 +33,8 @@ export interface SessionData {
   log: JobEvent[];
   gauges: TrayGauge[];
   stock: StockItem[];
+  /** how the hand of a person scatters, as other jobs told; null where nobody was sitting there */
+  hand?: { person: string; learnt: Partial<Record<GaugeKind, Learnt>> } | null;
 }
 
 /**
@@ -49,6 +52,7 @@ export class JobSession {
   readonly sheet: RunSheet;
   readonly #domains: Domain[];
   #gauges: TrayGauge[];
+  #hand: SessionData['hand'];
   #me: () => Person | null;
   /** when the state shown was known to be the newest, while the server does not answer and this is the last known one */
   knownAt = $state<string | null>(null);
@@ -64,6 +68,7 @@ export class JobSession {
     this.engine = data.engine;
     this.log = data.log;
     this.#gauges = data.gauges;
+    this.#hand = data.hand;
     this.#me = me;
     this.outbox = new Outbox(data.job.id, (e) => this.#take(e), unsent);
   }
@@ -126,7 +131,7 @@ export class JobSession {
         message: 'Choose your name at the top first: every reading is kept with who took it.'
       };
     const read = understand(draft, {
-      gauge: (g) => this.#gauges.find((x) => x.id === g),
+      gauge: (g) => this.#inHand(this.#gauges.find((x) => x.id === g)),
       part: (p) => this.stock.find((x) => x.id === p),
       quantityOf: (r) => this.state.readings.find((x) => x.id === r)?.quantity
     });
@@ -139,6 +144,12 @@ export class JobSession {
     const id = newId();
     const shown = { ...body, id, seq: 0, at: new Date().toISOString(), by: me } as JobEvent;
     return { input: { id, ...draft } as EventInput, shown };
+  }
+
+  /** A gauge in the hand of who sits here, as the server will keep it; of anybody else this page was not told. */
+  #inHand(gauge: TrayGauge | undefined): TrayGauge | undefined {
+    const mine = this.#hand?.person === this.#me()?.id ? this.#hand : null;
+    return gauge && learntInHand(gauge, mine?.learnt[gauge.kind]);
   }
 
   /** The last thing this person wrote that can still be undone. */

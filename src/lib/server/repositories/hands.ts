@@ -1,0 +1,41 @@
+import type { Repeats } from '$core/job/index.ts';
+import type { GaugeKind } from '$core/tray/gauge-kinds.ts';
+import type { Learnt } from '$core/tray/hands.ts';
+import { query, type Queryable } from '../db/pool.ts';
+
+const SUMS = 'sum(dof)::int AS dof, sum(ss) AS ss, sum(n)::int AS n';
+
+/** What the repeats of a person told on every job but one, by gauge kind: a job is not judged twice with its own. */
+export async function learntOf(
+  person: string,
+  exceptJob: string,
+  on?: Queryable
+): Promise<Partial<Record<GaugeKind, Learnt>>> {
+  const rows = await query<Learnt & { kind: GaugeKind }>(
+    'hands-of',
+    `SELECT kind, ${SUMS} FROM job_hand WHERE person_id = $1 AND job_id <> $2 GROUP BY kind`,
+    [person, exceptJob],
+    on
+  );
+  return Object.fromEntries(rows.map(({ kind, ...learnt }) => [kind, learnt]));
+}
+
+/** The same of everybody, over all jobs. */
+export const learntByAll = () =>
+  query<Repeats & { name: string; jobs: number }>(
+    'hands',
+    `SELECT h.person_id AS person, p.name, h.kind, ${SUMS}, count(*)::int AS jobs
+     FROM job_hand h JOIN person p ON p.id = h.person_id GROUP BY h.person_id, p.name, h.kind ORDER BY h.kind, p.name`
+  );
+
+/** Writes what the repeats of a job tell, in place of what was there. */
+export async function writeRepeats(jobId: string, repeats: readonly Repeats[], on: Queryable): Promise<void> {
+  await query('hands-clear', 'DELETE FROM job_hand WHERE job_id = $1', [jobId], on);
+  for (const r of repeats)
+    await query(
+      'hands-write',
+      'INSERT INTO job_hand (job_id, person_id, kind, dof, ss, n) VALUES ($1, $2, $3, $4, $5, $6)',
+      [jobId, r.person, r.kind, r.dof, r.ss, r.n],
+      on
+    );
+}
