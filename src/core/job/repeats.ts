@@ -20,8 +20,7 @@ export function repeatsIn(state: JobState): Repeats[] {
   const out = new Map<string, Repeats>();
   for (const group of [...slotGroups(state), ...state.domains.flatMap((d) => d.repeats?.(state) ?? [])])
     for (const one of byHand(group)) {
-      const { kind } = group;
-      const { person } = one;
+      const { kind, person } = one;
       const key = `${kind} ${person}`;
       const so = out.get(key) ?? { person, kind, dof: 0, ss: 0, n: 0 };
       const middle = mean(one.values);
@@ -37,6 +36,7 @@ export function repeatsIn(state: JobState): Repeats[] {
 }
 
 interface OfHand {
+  kind: GaugeKind;
   person: string;
   values: number[];
 }
@@ -49,7 +49,7 @@ function byHand(group: RepeatGroup): OfHand[] {
     const key = `${r.gauge.id} ${r.by.id}`;
     const hand = hands.get(key);
     if (hand) hand.values.push(group.values[k]!);
-    else hands.set(key, { person: r.by.id, values: [group.values[k]!] });
+    else hands.set(key, { kind: r.gauge.kind ?? group.kind, person: r.by.id, values: [group.values[k]!] });
   }
   return [...hands.values()].filter((h) => h.values.length > 1);
 }

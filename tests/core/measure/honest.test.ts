@@ -16,7 +16,6 @@ import { normalQuantile } from '$core/numerics/normal.ts';
 import { stretch, studentQuantile, studentTail } from '$core/numerics/student.ts';
 import { enterGauge } from '$core/tray/enter.ts';
 import { ASSUMED_DOF, assumedScatter, inHand } from '$core/tray/hands.ts';
-import { budgetAdvice } from '$core/domains/timing/timing-work.ts';
 import { chances } from '../../support/chances.ts';
 import { PlayedJob } from '../../support/played.ts';
 
@@ -327,18 +326,5 @@ describe('the budget of a setting', () => {
       'where true TDC lies',
       'the hand’s scatter'
     ]);
-  });
-  it('says what one more reading would bring, as the next reading then shows', () => {
-    const before = row(strobe('9.5b')).latest!;
-    const after = row(strobe('9.5b'), strobe('9.5b', 'strobe-again')).latest!;
-    // the second agreed with the first: it scattered less than the hand was known to
-    expect(after.uDeg).toBeLessThanOrEqual(before.uWithOneMore + 1e-9);
-    expect(before.uWithOneMore).toBeLessThan(before.uDeg);
-  });
-  it('names what would narrow it most', () => {
-    const { budget, latest } = row(strobe('9.5b'));
-    expect(budgetAdvice(budget!, latest!)).toContain('a truer gauge helps; more readings do not lessen it');
-    const loose = row(strobe('9.5b'), strobe('12b', 'strobe-again'));
-    expect(budgetAdvice(loose.budget!, loose.latest!)).toContain('hand’s scatter: read it again');
   });
 });

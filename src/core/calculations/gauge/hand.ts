@@ -55,6 +55,17 @@ export function handU(s: number, n: number, g: Gauge, share = 1): HandU {
 }
 
 /**
+ * What the hand's scatter is expected to make of the mean after one more reading: one that scatters as is known by now, from
+ * today's repeats and what was learnt together. Of a hand of which nothing is known it says no less than now.
+ */
+export function handUWithMore(s: number, n: number, g: Gauge, share = 1): number {
+  const now = handU(s, n, g, share);
+  if (now.unknown) return now.u;
+  const dof = (g.scatter === undefined ? 0 : (g.scatterDof ?? USUAL_DOF)) + n;
+  return (now.s / Math.sqrt(n + 1)) * stretch(dof);
+}
+
+/**
  * The whole of it for the mean of n readings: u² = max(hand, step)² + fixed². The step shows in the scatter already, so the
  * larger of the two counts.
  */

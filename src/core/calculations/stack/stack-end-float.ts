@@ -27,6 +27,24 @@ function feelU(readings: readonly number[], g: Gauge): HandU {
   return { u: (g.scatter / Math.sqrt(n)) * stretch(g.scatterDof ?? USUAL_DOF), s: g.scatter, unknown: false };
 }
 
+/** What makes up the doubt of an end float, as standard uncertainties in mm; of scatter and step the larger counts. */
+export function endFloatParts(
+  i: Pick<z.input<typeof endFloatInput>, 'washerMm' | 'washerGauge' | 'gaps' | 'bladeGauge'>
+) {
+  const gaps = i.gaps.map((blades) => blades.reduce((a, b) => a + b, 0));
+  const ofWasher = feelU(i.washerMm, i.washerGauge);
+  const ofGap = feelU(gaps, i.bladeGauge);
+  return {
+    washer: { hand: ofWasher.u, step: stepU(i.washerGauge), fixed: fixedU(i.washerGauge) },
+    gap: {
+      hand: ofGap.u,
+      step: stepU(i.bladeGauge),
+      fixed: Math.sqrt(mean(i.gaps.map((g) => g.length))) * fixedU(i.bladeGauge)
+    },
+    unknown: ofWasher.unknown || ofGap.unknown
+  };
+}
+
 /**
  * End float by a washer of known thickness under the drive gear: the washer lifts the pedestal, and what is left
  * below its flange is the gap. Float = mean washer - mean gap, each gap the sum of the blades stacked in one place.
@@ -35,20 +53,12 @@ function feelU(readings: readonly number[], g: Gauge): HandU {
  */
 export function stackEndFloat(i: z.input<typeof endFloatInput>): EndFloat {
   const gaps = i.gaps.map((blades) => blades.reduce((a, b) => a + b, 0));
-  const blades = mean(i.gaps.map((g) => g.length));
   const washerMm = mean(i.washerMm);
   // the thickest pack that enters leaves room for anything up to the next: on average half a step more
   const gapMm = mean(gaps) + (i.pack === 'largest' ? i.bladeGauge.resolution / 2 : 0);
   const floatMm = washerMm - gapMm;
-  const ofWasher = feelU(i.washerMm, i.washerGauge);
-  const ofGap = feelU(gaps, i.bladeGauge);
-  const uMm = Math.sqrt(
-    Math.max(ofWasher.u, stepU(i.washerGauge)) ** 2 +
-      fixedU(i.washerGauge) ** 2 +
-      Math.max(ofGap.u, stepU(i.bladeGauge)) ** 2 +
-      blades * fixedU(i.bladeGauge) ** 2
-  );
-  const unknown = ofWasher.unknown || ofGap.unknown;
+  const { washer, gap, unknown } = endFloatParts(i);
+  const uMm = Math.hypot(Math.max(washer.hand, washer.step), washer.fixed, Math.max(gap.hand, gap.step), gap.fixed);
   return {
     floatMm,
     washerMm,

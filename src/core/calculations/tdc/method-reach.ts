@@ -1,8 +1,8 @@
-import { handU, repeatedU, type Gauge } from '../gauge/hand.ts';
+import { repeatedU, type Gauge } from '../gauge/hand.ts';
 import { anglesAtDrop, dropMm, dropSlope, slider, type SliderInput } from '../piston/slider.ts';
 import { tdcDwell } from './tdc-dwell.ts';
 import { tdcFit } from './tdc-fit.ts';
-import { pairParts } from './tdc-pairs.ts';
+import { pairsU } from './tdc-pairs.ts';
 
 /** The accepted ways to find TDC, cheapest first. */
 export const tdcMethods = ['mark', 'highest', 'rod', 'stop', 'pairs', 'fit'] as const;
@@ -41,7 +41,7 @@ export function methodOutlook(method: TdcMethod, i: OutlookInput): Outlook {
     return i.markU === null ? no('no earlier job has proved this mark') : { uDeg: i.markU, why: '' };
   if (!i.wheel) return no('no degree wheel in the tray');
   const uWheel = repeatedU(0, 1, i.wheel).u;
-  if (method === 'stop') return { uDeg: pairsU({ wheel: i.wheel }, null), why: '' };
+  if (method === 'stop') return { uDeg: usualPairs({ wheel: i.wheel }, null), why: '' };
   if (!i.slider) return no('stroke and rod are not on the data sheet');
   if (method === 'rod') return flatTop(i.slider, ROD, uWheel);
   if (!i.dial) return no('no dial in the tray');
@@ -55,18 +55,12 @@ function pairsOutlook(s: SliderInput, dial: Gauge, wheel: Gauge): Outlook {
   const g = slider(s);
   if (!g.ok) return { uDeg: null, why: g.error.message };
   const slope = d.out.recommended ? Math.abs(dropSlope(g.out, -d.out.recommended.angleDeg)) : null;
-  return { uDeg: pairsU({ wheel, dial }, slope), why: '' };
+  return { uDeg: usualPairs({ wheel, dial }, slope), why: '' };
 }
 
 /** What three pairs reach: the hand as far as it is known, steps and fixed errors as in tdc.pairs. */
-function pairsU(gauges: { wheel: Gauge; dial?: Gauge }, slope: number | null): number {
-  const { steps, fixed } = pairParts(gauges, slope);
-  const hand =
-    gauges.wheel.scatter === undefined
-      ? 0
-      : handU(gauges.wheel.scatter * Math.SQRT1_2, PAIRS, gauges.wheel, Math.SQRT1_2).u;
-  return Math.hypot(Math.max(hand, steps), fixed);
-}
+const usualPairs = (gauges: { wheel: Gauge; dial?: Gauge }, slope: number | null): number =>
+  pairsU((gauges.wheel.scatter ?? 0) * Math.SQRT1_2, PAIRS, gauges, slope).u;
 
 function fitOutlook(s: SliderInput, dial: Gauge, wheel: Gauge): Outlook {
   const g = slider(s);

@@ -54,17 +54,32 @@ export function tdcPairs(i: Input): Result<TdcFromPairs> {
   }
   const first = perPair[0]!.tdcWheelDeg;
   const offsets = perPair.map((p) => wrap180(p.tdcWheelDeg - first));
-  const hand = handU(sampleSd(offsets), offsets.length, i.wheel, Math.SQRT1_2);
-  const { steps, fixed } = pairParts(i, slopes.length ? mean(slopes) : null);
+  const sum = pairsU(sampleSd(offsets), offsets.length, i, slopes.length ? mean(slopes) : null);
   const tdc = wrap360(first + mean(offsets));
   return ok({
     tdcWheelDeg: tdc,
     errorDeg: wrap180(tdc),
-    uDeg: Math.hypot(Math.max(hand.u, steps), fixed),
+    uDeg: sum.u,
     spreadDeg: Math.max(...offsets) - Math.min(...offsets),
     perPair,
-    ...(hand.unknown ? { scatterUnknown: true as const } : {})
+    ...(sum.unknown ? { scatterUnknown: true as const } : {})
   });
+}
+
+/**
+ * What hand, steps and fixed errors make of the mean of n middles, in degrees: u² = max(hand, steps)² + fixed².
+ * @param s standard deviation of the middles, 0 for one
+ * @param slope mm of drop a degree at the depth read, or null where the dial does not enter
+ */
+export function pairsU(
+  s: number,
+  n: number,
+  gauges: Gauges,
+  slope: number | null
+): { u: number; hand: number; steps: number; fixed: number; unknown: boolean } {
+  const hand = handU(s, n, gauges.wheel, Math.SQRT1_2);
+  const { steps, fixed } = pairParts(gauges, slope);
+  return { u: Math.hypot(Math.max(hand.u, steps), fixed), hand: hand.u, steps, fixed, unknown: hand.unknown };
 }
 
 /**

@@ -1,11 +1,12 @@
 import type { Verdict } from '../../calculations/verdict/verdict.ts';
 import { verdict } from '../../calculations/verdict/verdict.ts';
 import { gaugeCombine } from '../../calculations/gauge/gauge-combine.ts';
-import { fixedU, repeatedU, stepU } from '../../calculations/gauge/hand.ts';
+import type { Gauge } from '../../calculations/gauge/hand.ts';
 import { staticGain } from '../../calculations/static-timing/static-gain.ts';
 import { timingBudget } from '../../calculations/timing/timing-budget.ts';
 import { staticAdjust, type HousingMove } from '../../calculations/static-timing/static-adjust.ts';
 import type { Engine } from '../../engine/engine.ts';
+import { adviceText, meanParts, meanRemedies, type NamedGauge, type Part, type Remedy } from '../../job/narrow.ts';
 import { limitsOf } from '../../job/judged.ts';
 import { gaugeOf } from '../../job/readings.ts';
 import type { RunSheet, Slot } from '../../job/run-sheet.ts';
@@ -27,12 +28,8 @@ export interface SettingRow {
   /** shares of the variance: what to measure better */
   uReading: number;
   uMark: number;
-  /** of the readings: the hand's scatter, the step of the scale (the larger of the two counts) and the gauge's fixed error */
-  uHand: number;
-  uStep: number;
-  uFixed: number;
-  /** what the whole would be after one more reading of the same setting that scatters as these do */
-  uWithOneMore: number;
+  /** the gauge in the hand that read it */
+  gauge: Gauge;
   /** rim scale at this setting, mm */
   rimMm: number | null;
   verdict: Verdict | null;
@@ -133,38 +130,36 @@ function othersOf(
   });
 }
 
-const HAND = 'the hand’s scatter';
-const STEP = 'the step of the scale';
-const FIXED = 'the gauge’s own ±';
-
 const budgetOf = (row: SettingRow, markKnown: boolean): ReturnType<typeof timingBudget> =>
-  timingBudget({
-    terms: [
-      { name: HAND, uDeg: row.uHand >= row.uStep ? row.uHand : 0 },
-      { name: STEP, uDeg: row.uHand >= row.uStep ? 0 : row.uStep },
-      { name: FIXED, uDeg: row.uFixed },
-      ...(markKnown ? [{ name: 'where true TDC lies', uDeg: row.uMark }] : [])
-    ]
-  });
+  timingBudget({ terms: partsOf(row, markKnown).map(({ name, u }) => ({ name, uDeg: u })) });
 
-/** What to measure better, from the largest share, and by how much one more reading would narrow the whole. */
-export function budgetAdvice(b: ReturnType<typeof timingBudget>, row: SettingRow): string {
-  const most = b.shares[0]!;
-  const narrower =
-    row.uWithOneMore < 0.98 * row.uDeg
-      ? ` One more reading would bring ${plusMinus(row.uDeg)}° to ${plusMinus(row.uWithOneMore)}°.`
-      : '';
-  const pct = `${(100 * most.share).toFixed(0)} %`;
-  switch (most.name) {
-    case FIXED:
-      return `Most of it, ${pct}, is the gauge’s own ±: a truer gauge helps; more readings do not lessen it.${narrower}`;
-    case STEP:
-      return `Most of it, ${pct}, is the step of the scale: a finer scale helps; more readings do not lessen it.${narrower}`;
-    case HAND:
-      return `Most of it, ${pct}, is the hand’s scatter: ${row.readings.length < 4 ? 'read it again a few times' : 'look for what moves: slack, a loose plate'}.${narrower}`;
-    default:
-      return `Most of it, ${pct}, is where true TDC lies: more pairs at TDC help most.${narrower}`;
-  }
+const partsOf = (row: SettingRow, markKnown: boolean): Part[] => [
+  ...meanParts(
+    row.readings.map((r) => r.value),
+    row.gauge
+  ),
+  ...(markKnown ? [{ name: 'where true TDC lies', u: row.uMark }] : [])
+];
+
+/**
+ * Where most of a setting's doubt comes from, and what would narrow it most and by how much: of more readings, other gauges
+ * within reach, a hand that is known, and of what would narrow true TDC where the sheet looked for it.
+ * @param ofTdc what could be done about true TDC, each with the standard uncertainty it would then have; degrees
+ */
+export function settingAdvice(
+  row: SettingRow,
+  markKnown: boolean,
+  reach: readonly NamedGauge[],
+  ofTdc: readonly Remedy[]
+): string {
+  const of = meanRemedies(
+    row.readings.map((r) => r.value),
+    row.gauge,
+    reach,
+    { rest: row.uMark, gaugeId: row.readings.find((r) => r.gauge)?.gauge?.id }
+  );
+  const tdc = ofTdc.map(({ what, u }) => ({ what: `at true TDC, ${what}`, u: Math.hypot(row.uReading, u) }));
+  return adviceText(partsOf(row, markKnown), [...of, ...tdc], (u) => `${plusMinus(u)}°`);
 }
 
 function gainOf(rows: readonly SettingRow[], targetBtdc: number): TimingWork['gain'] {
@@ -208,10 +203,7 @@ function setting(n: number, readings: Reading[], engine: Engine, mark: MarkError
     uDeg,
     uReading: all.u,
     uMark,
-    uHand: all.uA,
-    uStep: stepU(gauge),
-    uFixed: fixedU(gauge),
-    uWithOneMore: Math.hypot(repeatedU(all.s, readings.length + 1, gauge).u, uMark),
+    gauge,
     rimMm: null,
     verdict: judged ? verdict(btdc, uDeg, lim.minBtdc, lim.maxBtdc, all.scatterUnknown) : null,
     move: housingMove(engine, btdc, lim.targetBtdc)

@@ -10,7 +10,8 @@ import {
 } from '$core/job/index.ts';
 import type { EventInput } from '$core/job/event-input.ts';
 import type { GaugeKind, TrayGauge } from '$core/tray/gauge-kinds.ts';
-import { learntInHand, type Learnt } from '$core/tray/hands.ts';
+import type { NamedGauge } from '$core/job/narrow.ts';
+import { learntInHand, trayInHand, type Learnt } from '$core/tray/hands.ts';
 import type { StockItem } from '$core/tray/part-kinds.ts';
 import { Outbox } from './outbox.svelte.ts';
 import { follow } from '../live/live.ts';
@@ -145,6 +146,10 @@ export class JobSession {
     const shown = { ...body, id, seq: 0, at: new Date().toISOString(), by: me } as JobEvent;
     return { input: { id, ...draft } as EventInput, shown };
   }
+
+  /** The gauges of a kind as this hand reads them: what could be taken instead of the one in hand. */
+  reach = (kind: string): NamedGauge[] =>
+    this.gaugesOf(kind).map((g) => ({ id: g.id, name: g.name, ...trayInHand(this.#inHand(g)!) }));
 
   /** A gauge in the hand of who sits here, as the server will keep it; of anybody else this page was not told. */
   #inHand(gauge: TrayGauge | undefined): TrayGauge | undefined {

@@ -2,6 +2,7 @@
   import type { SurfaceProps } from '../props.ts';
   import * as crankWords from '$core/domains/crank/words.ts';
   import type { Reading } from '$core/job/replayed.ts';
+  import { tdcDoubt } from '$core/domains/crank/tdc-doubt.ts';
   import { dwellOf } from '$core/domains/crank/tdc-work.ts';
   import { words } from '$core/job/index.ts';
   import { trayInHand } from '$core/tray/hands.ts';
@@ -14,6 +15,7 @@
   import ReadingText from '../../job/ReadingText.svelte';
   import Result from '../../job/Result.svelte';
   import Lazy from '../../primitives/Lazy.svelte';
+  import Doubt from '../Doubt.svelte';
   import TdcPairs from './TdcPairs.svelte';
 
   let { session, view, line, prefs, onamend }: SurfaceProps = $props();
@@ -30,6 +32,7 @@
   // before any reading the dwell is that of the gauges in hand
   const dwell = $derived(tdc.dwell ?? dwellOf(geometry, gauge('dial'), gauge('wheel')));
   const runs = $derived(choiceOf(session.engine, 'runningDirection') === 'ccw' ? -1 : 1);
+  const doubt = $derived(tdcDoubt(tdc, session.engine, session.reach, len));
   const zero = $derived(tdc.found?.tdcWheelDeg ?? 0);
   const rel = (r: Reading) => wrap180(r.value - zero);
   const marks = $derived([
@@ -66,7 +69,7 @@
           : far.length === 2
             ? 'The two pairs lie further apart than the gauges explain: look whether the wheel slipped, and take a third.'
             : short
-              ? 'Take one more pair, or a finer wheel.'
+              ? 'See below what narrows it most.'
               : '';
       return [`Spread of the pairs ${tdc.pairs.spreadDeg.toFixed(2)}°.`, pulls];
     }
@@ -144,6 +147,14 @@
       {help}
     />
     <p class="small quiet">Wheel at true TDC; standard uncertainty {tdc.found.uDeg.toFixed(2)}°.</p>
+    {#if tdc.found.scatterUnknown}<p class="off">
+        Scatter not known: the ± is the gauges’ alone, and is never in.
+      </p>{/if}
+    {#if doubt}<Doubt
+        {...doubt}
+        pm={(u) => `${words.plusMinus(u)}°`}
+        open={tdc.verdict !== null && tdc.verdict.state !== 'in'}
+      />{/if}
   {/if}
 {/snippet}
 

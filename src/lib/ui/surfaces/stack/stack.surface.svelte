@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
+  import { floatDoubt } from '$core/domains/stack/float-doubt.ts';
   import { lastPatch } from '$core/domains/stack/patch-work.ts';
   import { floatToFill } from '$core/domains/stack/picks.ts';
   import { NO_TRIAL, whatIf, type Trial } from '$core/domains/stack/what-if.ts';
@@ -8,6 +9,7 @@
   import StackDrawing, { type Mark } from '../../instruments/stack/StackDrawing.svelte';
   import Verdict from '../../primitives/Verdict.svelte';
   import { lengthText } from '../../../reader/units.ts';
+  import Doubt from '../Doubt.svelte';
   import Picks from '../Picks.svelte';
   import Readings from '../Readings.svelte';
   import TryOut from './TryOut.svelte';
@@ -18,6 +20,7 @@
   const work = $derived(session.state.work.stack);
   const patch = $derived(lastPatch(session.state.work.patches));
   const len = $derived(lengthText(prefs));
+  const doubt = $derived(step.slots.some((s) => s.slot === 'gap') ? floatDoubt(work, session.reach) : null);
   let trial = $state<Trial>({ ...NO_TRIAL });
   /** a pick looked at before it is taken */
   let looked = $state<number | null>(null);
@@ -103,6 +106,11 @@
         gap.
       </p>
     {/if}
+    {#if doubt}<Doubt
+        {...doubt}
+        pm={(u) => `± ${len(2 * u, 3)}`}
+        open={work.float?.verdict !== null && work.float?.verdict.state !== 'in'}
+      />{/if}
     {#if step.takes.length}<Picks {session} {step} {prefs} from={fill} onlook={(mm) => (looked = mm)} />{/if}
   </div>
 </div>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { budgetAdvice, type TimingWork } from '$core/domains/timing/timing-work.ts';
+  import type { TimingWork } from '$core/domains/timing/timing-work.ts';
   import type { SchoolWords } from '$core/job/run-sheet.ts';
   import { plusMinus, type LengthText } from '$core/job/words.ts';
   import { formatTiming } from '$core/units/format.ts';
@@ -7,6 +7,8 @@
 
   interface Props {
     work: TimingWork;
+    /** what would narrow the setting most, and by how much */
+    advice: string;
     line: ReadingLine;
     len: LengthText;
     asksRim: boolean;
@@ -14,7 +16,7 @@
     ways: SchoolWords | undefined;
   }
   /** Where a setting comes from: what makes up its doubt, what the other ways gave, what the rim does. */
-  let { work, line, len, asksRim, ways }: Props = $props();
+  let { work, advice, line, len, asksRim, ways }: Props = $props();
   const name = (method: string) => ways?.options.find((o) => o.id === method)?.name ?? method;
   const shown = $derived((work.budget?.shares ?? []).filter((s) => s.uDeg > 0));
 
@@ -38,7 +40,7 @@
       {/each}
     </tbody>
   </table>
-  <p class="note">{budgetAdvice(work.budget!, work.latest)}</p>
+  <p class="note">{advice}</p>
 {/if}
 {#each work.others as o (o.method)}
   <p class="note" class:bad={!o.agrees} data-testid="other-way">

@@ -1,5 +1,7 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
+  import { tdcDoubt } from '$core/domains/crank/tdc-doubt.ts';
+  import { settingAdvice } from '$core/domains/timing/timing-work.ts';
   import { housingText } from '$core/domains/timing/words.ts';
   import { words } from '$core/job/index.ts';
   import { choiceOf, listOf, numberOf } from '$core/engine/engine.ts';
@@ -124,6 +126,12 @@
       {#if move && latest.verdict?.state !== 'in'}<p class="move" data-testid="housing">{move}.</p>{/if}
       <TimingBasis
         {work}
+        advice={settingAdvice(
+          latest,
+          work.markKnown,
+          session.reach(step.slots.find((x) => x.slot === work.slot)?.gauge ?? 'strobe'),
+          tdcDoubt(session.state.work.tdc, session.engine, session.reach, len)?.remedies ?? []
+        )}
         {line}
         {len}
         ways={session.sheet.words.schools['trigger']}

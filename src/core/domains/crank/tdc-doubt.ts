@@ -1,0 +1,110 @@
+import { handUWithMore } from '../../calculations/gauge/hand.ts';
+import { anglesAtDrop, dropSlope, slider } from '../../calculations/piston/slider.ts';
+import { pairsU, type TdcFromPairs } from '../../calculations/tdc/tdc-pairs.ts';
+import { tdcFit } from '../../calculations/tdc/tdc-fit.ts';
+import { sliderOf, type Engine } from '../../engine/engine.ts';
+import {
+  FIXED,
+  HAND,
+  isAssumed,
+  KNOW_THE_HAND,
+  STEP,
+  wellKnown,
+  type NamedGauge,
+  type Part,
+  type Reach,
+  type Remedy
+} from '../../job/narrow.ts';
+import type { LengthText } from '../../job/texts.ts';
+import { wrap180 } from '../../numerics/angles.ts';
+import { sampleSd } from '../../numerics/statistics.ts';
+import type { TdcWork } from './tdc-work.ts';
+
+/** What makes up the doubt of true TDC, and what would narrow it; null where the way to it does not say. Degrees. */
+export interface TdcDoubt {
+  parts: Part[];
+  remedies: Remedy[];
+}
+
+/** By pairs or a stop, and by a fit: worked out by the very sums that made the figure. */
+export function tdcDoubt(tdc: TdcWork, engine: Engine, reach: Reach, len: LengthText): TdcDoubt | null {
+  if (tdc.pairs && tdc.input) return ofPairs(tdc, tdc.pairs, engine, reach, len);
+  return tdc.fit?.result ? ofFit(tdc, reach) : null;
+}
+
+function ofPairs(tdc: TdcWork, found: TdcFromPairs, engine: Engine, reach: Reach, len: LengthText): TdcDoubt {
+  const gauges = tdc.input as Parameters<typeof pairsU>[2];
+  const n = found.perPair.length;
+  const s = sampleSd(found.perPair.map((p) => wrap180(p.tdcWheelDeg - found.perPair[0]!.tdcWheelDeg)));
+  const geometry = sliderOf(engine);
+  const g = geometry ? slider(geometry) : null;
+  const dropMm = tdc.depth?.value ?? null;
+  const slope = g?.ok && dropMm !== null && gauges.dial ? slopeAt(g.out, dropMm) : null;
+  const now = pairsU(s, n, gauges, slope);
+  const parts: Part[] = [
+    { name: HAND, u: now.hand >= now.steps ? now.hand : 0 },
+    { name: STEP, u: now.hand >= now.steps ? 0 : now.steps },
+    { name: FIXED, u: now.fixed }
+  ];
+  const used = tdc.rows.flatMap((r) => [r.before, r.after]).find((r) => r?.gauge)?.gauge?.id;
+  /** as many pairs again by another wheel, whose hand scatters as it is known to */
+  const byWheel = (wheel: NamedGauge): Remedy => ({
+    what: `taking the pairs with ${wheel.name}`,
+    u: pairsU((wheel.scatter ?? 0) * Math.SQRT1_2, n, { ...gauges, wheel }, slope).u
+  });
+  const remedies: Remedy[] = [
+    {
+      what: 'one more pair',
+      u: Math.hypot(Math.max(handUWithMore(s, n, gauges.wheel, Math.SQRT1_2), now.steps), now.fixed)
+    },
+    ...reach('wheel').flatMap((w) => (w.id === used ? [] : byWheel(w))),
+    ...(slope === null
+      ? []
+      : reach('dial').flatMap((dial) =>
+          dial.id === tdc.depth?.gauge?.id
+            ? []
+            : { what: `taking the depth with ${dial.name}`, u: pairsU(s, n, { ...gauges, dial }, slope).u }
+        )),
+    ...(isAssumed(gauges.wheel)
+      ? [{ what: KNOW_THE_HAND, u: pairsU(s, n, { ...gauges, wheel: wellKnown(gauges.wheel) }, slope).u }]
+      : [])
+  ];
+  const deeper = tdc.dwell?.recommended;
+  if (g?.ok && slope !== null && deeper && dropMm !== null && deeper.dropMm > dropMm)
+    remedies.push({
+      what: `reading at ${len(deeper.dropMm, 2)} down, where the piston moves faster`,
+      u: pairsU(s, n, gauges, slopeAt(g.out, deeper.dropMm)).u
+    });
+  return { parts, remedies };
+}
+
+function slopeAt(g: Parameters<typeof anglesAtDrop>[0], dropMm: number): number | null {
+  const a = anglesAtDrop(g, dropMm);
+  return a && (Math.abs(dropSlope(g, -a.beforeDeg)) + Math.abs(dropSlope(g, a.afterDeg))) / 2;
+}
+
+function ofFit(tdc: TdcWork, reach: Reach): TdcDoubt | null {
+  const { input, result, rows } = tdc.fit!;
+  if (!input || !result) return null;
+  // without the dial's own ± what is left is what the readings scatter
+  const bare = tdcFit({ ...input, dial: { ...input.dial, accuracy: 0 } });
+  const scattered = bare.ok ? bare.out.uDeg : result.uDeg;
+  const parts: Part[] = [
+    { name: 'how the readings lie about the curve', u: scattered },
+    { name: FIXED, u: Math.sqrt(Math.max(0, result.uDeg ** 2 - scattered ** 2)) }
+  ];
+  const used = { wheel: rows[0]?.wheel.gauge?.id, dial: rows.find((r) => r.dial)?.dial?.gauge?.id };
+  const again = (change: Partial<typeof input>, what: string): Remedy[] => {
+    const fit = tdcFit({ ...input, ...change });
+    return fit.ok ? [{ what, u: fit.out.uDeg }] : [];
+  };
+  return {
+    parts,
+    remedies: [
+      ...again({ readings: [...input.readings, ...input.readings] }, 'as many readings again'),
+      ...reach('dial').flatMap((dial) =>
+        dial.id === used.dial ? [] : again({ dial }, `reading the dial ${dial.name} instead`)
+      )
+    ]
+  };
+}
