@@ -18,7 +18,7 @@ const READ: Record<Exclude<GaugeKind, 'eye'>, string> = {
   torque: 'a torque read three times',
   tacho: 'a speed read three times',
   thermometer: 'a temperature read three times',
-  pressure: 'a depression read three times'
+  pressure: 'a pressure read three times'
 };
 
 /**

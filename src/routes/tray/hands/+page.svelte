@@ -4,7 +4,7 @@
   import { sizeText } from '$lib/ui/tray/size-text.ts';
 
   let { data } = $props();
-  const size = $derived(sizeText(data.prefs));
+  const size = $derived(sizeText(data.prefs, 2));
   const learnt = $derived(new Set(data.gauges.flatMap((g) => g.hands.flatMap((h) => h.name ?? []))).size);
   const label = (k: GaugeKind) => (k === 'eye' ? k : gaugeKinds[k].label);
   const headline = $derived(
