@@ -109,7 +109,7 @@
     {#if doubt}<Doubt
         {...doubt}
         pm={(u) => `± ${len(2 * u, 3)}`}
-        open={work.float?.verdict !== null && work.float?.verdict.state !== 'in'}
+        open={work.float?.verdict?.state === 'unsure'}
       />{/if}
     {#if step.takes.length}<Picks {session} {step} {prefs} from={fill} onlook={(mm) => (looked = mm)} />{/if}
   </div>
