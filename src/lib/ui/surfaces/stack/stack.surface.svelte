@@ -106,11 +106,7 @@
         gap.
       </p>
     {/if}
-    {#if doubt}<Doubt
-        {...doubt}
-        pm={(u) => `± ${len(2 * u, 3)}`}
-        open={work.float?.verdict?.state === 'unsure'}
-      />{/if}
+    {#if doubt}<Doubt {...doubt} pm={(u) => `± ${len(2 * u, 3)}`} open={work.float?.verdict?.state === 'unsure'} />{/if}
     {#if step.takes.length}<Picks {session} {step} {prefs} from={fill} onlook={(mm) => (looked = mm)} />{/if}
   </div>
 </div>
