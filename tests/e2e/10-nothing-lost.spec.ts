@@ -78,6 +78,10 @@ test('unsent readings are said on every page and sent from there', async ({ page
   await open(page, '/tray');
   const note = page.getByRole('banner').getByRole('status');
   await expect(note).toContainText('one thing unsent');
+  for (const elsewhere of [`/bay/${jobId.slice(0, 8)}`, `/jobs/${jobId}/card`]) {
+    await open(page, elsewhere);
+    await expect(page.getByRole('status').filter({ hasText: 'one thing unsent' })).toBeVisible();
+  }
   await mend(context);
   await expect(note).toBeHidden({ timeout: 12_000 });
   expect(await stored(context, jobId)).toContain('342.5 ida');

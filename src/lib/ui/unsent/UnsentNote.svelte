@@ -7,7 +7,7 @@
   import { unsent } from './unsent.svelte.ts';
 
   /** What of this device the server has not taken, on whatever page one is; the job in hand says its own itself. */
-  const here = $derived(page.url.pathname.startsWith('/jobs/') ? page.params.id : undefined);
+  const here = $derived(page.url.pathname === `/jobs/${page.params.id}` ? page.params.id : undefined);
   const others = $derived(unsent.entries.filter((w) => w.jobId !== here));
   const refused = $derived(others.filter((w) => w.refused));
   const waiting = $derived(others.filter((w) => !w.refused));

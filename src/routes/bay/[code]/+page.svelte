@@ -7,6 +7,7 @@
   import { JobSession } from '$lib/ui/job/session.svelte.ts';
   import { JobView } from '$lib/ui/job/view.svelte.ts';
   import { lengthText } from '$lib/reader/units.ts';
+  import UnsentNote from '$lib/ui/unsent/UnsentNote.svelte';
   import { inField } from '$lib/ui/keys/keys.ts';
 
   let { data } = $props();
@@ -24,7 +25,7 @@
 <svelte:head><title>{data.engine.name}, across the bay · Nemrik</title></svelte:head>
 <svelte:window onkeydown={(e) => !inField(e) && (e.key === 'Escape' || e.key.toLowerCase() === 'b') && goto(back)} />
 <main id="main">
-  <p class="quiet">{data.engine.name} · {v.step.title}</p>
+  <p class="quiet">{data.engine.name} · {v.step.title} <UnsentNote /></p>
   {#if first}
     <h1>Turn {words.turnWord(first.turn)} <small>seen from the {data.prefs.view}</small></h1>
     <p class="figure" aria-live="polite">{first.degrees.toFixed(1)}°</p>
