@@ -12,6 +12,7 @@
     <summary>What the ± is made of</summary>
     <p class="note" data-testid="advice">{adviceText(parts, remedies, pm)}</p>
     <table>
+      <caption class="only-read">What makes up the uncertainty</caption>
       <thead><tr><th>doubt comes from</th><th class="n">±</th><th class="n">share</th></tr></thead>
       <tbody>
         {#each sum.shares as s (s.name)}
