@@ -66,9 +66,9 @@ export const stepInHand = (page: Page) => page.getByRole('main');
 /** What a name of the work says when this is in it. */
 export const holding = (text: string) => new RegExp(text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));
 export const lineOf = (page: Page) => page.getByRole('contentinfo').getByRole('textbox');
-/** The readings of the step in hand with what they come to, and their table. */
+/** The readings of the step in hand with what they come to, and their table: the first, before that of the doubt. */
 export const readings = (page: Page) => page.getByRole('group', { name: 'Readings' });
-export const readingsTable = (page: Page) => readings(page).getByRole('table');
+export const readingsTable = (page: Page) => readings(page).getByRole('table').first();
 /** Degrees a hand high in the plan of the next move. */
 export const degreesIn = (plan: Locator) => plan.getByText(/^[\d.]+°$/);
 /** The rows of the floor. */
