@@ -16,6 +16,12 @@ export interface Remedy {
   u: number;
 }
 
+/** What makes up a figure's doubt, and what can be done about it. */
+export interface Doubt {
+  parts: Part[];
+  remedies: Remedy[];
+}
+
 /** A gauge of the tray in the hand that would read it. */
 export interface NamedGauge extends Gauge {
   id: string;
@@ -35,20 +41,24 @@ export const wellKnown = (g: Gauge): Gauge => ({ ...g, scatterDof: (g.scatterDof
 export const isAssumed = (g: Gauge): boolean => g.scatter !== undefined && (g.scatterDof ?? USUAL_DOF) <= ASSUMED_DOF;
 export const KNOW_THE_HAND = `${REPEATS} repeats that show how this hand scatters, which is assumed so far`;
 
-/** Where the doubt of a mean comes from: of hand and step the larger counts, as in gauge.combine. */
-export function meanParts(values: readonly number[], gauge: Gauge): Part[] {
-  const hand = handU(sampleSd(values), values.length, gauge).u;
-  const step = stepU(gauge);
+/** Hand and step of some readings: the larger of the two counts, since the step shows in the scatter already. */
+export function handOrStep(...of: readonly { hand: number; step: number }[]): Part[] {
+  const sum = (us: number[]) => Math.hypot(...us);
   return [
-    { name: HAND, u: hand >= step ? hand : 0 },
-    { name: STEP, u: hand >= step ? 0 : step },
-    { name: FIXED, u: fixedU(gauge) }
+    { name: HAND, u: sum(of.map((x) => (x.hand >= x.step ? x.hand : 0))) },
+    { name: STEP, u: sum(of.map((x) => (x.hand >= x.step ? 0 : x.step))) }
   ];
 }
 
+/** Where the doubt of a mean comes from, as in gauge.combine. */
+export const meanParts = (values: readonly number[], gauge: Gauge): Part[] => [
+  ...handOrStep({ hand: handU(sampleSd(values), values.length, gauge).u, step: stepU(gauge) }),
+  { name: FIXED, u: fixedU(gauge) }
+];
+
 /**
- * What can be done about the doubt of a mean of readings: one more that scatters as this hand is known to by now, as many again with another
- * gauge within reach, or a hand that is known and no longer assumed.
+ * What can be done about the doubt of a mean of readings: one more that scatters as this hand is known to by now, as many
+ * again with another gauge within reach, or a hand that is known and no longer assumed.
  * @param rest standard uncertainty that comes from elsewhere and stays
  * @param gaugeId the gauge that was read, which is no other gauge
  */

@@ -1,4 +1,4 @@
-import { repeatedU } from '../calculations/gauge/hand.ts';
+import { repeatedU, USUAL_DOF } from '../calculations/gauge/hand.ts';
 import type { TrayGauge } from './gauge-kinds.ts';
 import { ASSUMED_DOF, assumedScatter, learntInHand, trayInHand, type Learnt } from './hands.ts';
 import { typicalOf, type Typical } from './typical.ts';
@@ -49,7 +49,7 @@ export function handRows(
         begins:
           gauge.scatter === null
             ? { from: 'assumed', scatter: assumedScatter[kind], dof: ASSUMED_DOF }
-            : { from: 'measured', scatter: gauge.scatter, dof: gauge.scatterDof ?? 20 },
+            : { from: 'measured', scatter: gauge.scatter, dof: gauge.scatterDof ?? USUAL_DOF },
         hands: [row(null, null), ...people.map((p) => row(p.name, p))]
       } satisfies GaugeHands
     ];

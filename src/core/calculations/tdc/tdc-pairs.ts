@@ -95,6 +95,10 @@ export function pairParts({ wheel, dial }: Gauges, slope: number | null): { step
   };
 }
 
+/** How fast the piston falls where a pair was read, mm a degree: the mean of both sides. */
+export const slopeOfPair = (s: Slider, at: { beforeDeg: number; afterDeg: number }): number =>
+  (Math.abs(dropSlope(s, -at.beforeDeg)) + Math.abs(dropSlope(s, at.afterDeg))) / 2;
+
 function onePair(
   pair: Input['pairs'][number],
   n: number,
@@ -110,8 +114,7 @@ function onePair(
     const a = pair.dropMm > 0 ? anglesAtDrop(s, pair.dropMm) : null;
     if (!a) return fail('drop-out-of-range', `pairs.${n}.dropMm`, { dropMm: pair.dropMm, maxMm: s.maxDropMm });
     biasDeg = (a.afterDeg - a.beforeDeg) / 2;
-    const both = (Math.abs(dropSlope(s, -a.beforeDeg)) + Math.abs(dropSlope(s, a.afterDeg))) / 2;
-    if (gauges.dial) slope = both;
+    if (gauges.dial) slope = slopeOfPair(s, a);
   }
   // of one pair, by what the gauges themselves do
   const uDeg =

@@ -1,15 +1,15 @@
 import { handUWithMore } from '../../calculations/gauge/hand.ts';
-import { anglesAtDrop, dropSlope, slider } from '../../calculations/piston/slider.ts';
-import { pairsU, type TdcFromPairs } from '../../calculations/tdc/tdc-pairs.ts';
+import { anglesAtDrop, slider } from '../../calculations/piston/slider.ts';
+import { pairsU, slopeOfPair, type TdcFromPairs } from '../../calculations/tdc/tdc-pairs.ts';
 import { tdcFit } from '../../calculations/tdc/tdc-fit.ts';
 import { sliderOf, type Engine } from '../../engine/engine.ts';
 import {
   FIXED,
-  HAND,
+  handOrStep,
   isAssumed,
   KNOW_THE_HAND,
-  STEP,
   wellKnown,
+  type Doubt,
   type NamedGauge,
   type Part,
   type Reach,
@@ -20,19 +20,16 @@ import { wrap180 } from '../../numerics/angles.ts';
 import { sampleSd } from '../../numerics/statistics.ts';
 import type { TdcWork } from './tdc-work.ts';
 
-/** What makes up the doubt of true TDC, and what would narrow it; null where the way to it does not say. Degrees. */
-export interface TdcDoubt {
-  parts: Part[];
-  remedies: Remedy[];
-}
-
-/** By pairs or a stop, and by a fit: worked out by the very sums that made the figure. */
-export function tdcDoubt(tdc: TdcWork, engine: Engine, reach: Reach, len: LengthText): TdcDoubt | null {
+/**
+ * What makes up the doubt of true TDC by pairs, a stop or a fit, and what would narrow it, worked out by the very sums that
+ * made the figure; null where the way to it does not say. Degrees.
+ */
+export function tdcDoubt(tdc: TdcWork, engine: Engine, reach: Reach, len: LengthText): Doubt | null {
   if (tdc.pairs && tdc.input) return ofPairs(tdc, tdc.pairs, engine, reach, len);
   return tdc.fit?.result ? ofFit(tdc, reach) : null;
 }
 
-function ofPairs(tdc: TdcWork, found: TdcFromPairs, engine: Engine, reach: Reach, len: LengthText): TdcDoubt {
+function ofPairs(tdc: TdcWork, found: TdcFromPairs, engine: Engine, reach: Reach, len: LengthText): Doubt {
   const gauges = tdc.input as Parameters<typeof pairsU>[2];
   const n = found.perPair.length;
   const s = sampleSd(found.perPair.map((p) => wrap180(p.tdcWheelDeg - found.perPair[0]!.tdcWheelDeg)));
@@ -41,11 +38,7 @@ function ofPairs(tdc: TdcWork, found: TdcFromPairs, engine: Engine, reach: Reach
   const dropMm = tdc.depth?.value ?? null;
   const slope = g?.ok && dropMm !== null && gauges.dial ? slopeAt(g.out, dropMm) : null;
   const now = pairsU(s, n, gauges, slope);
-  const parts: Part[] = [
-    { name: HAND, u: now.hand >= now.steps ? now.hand : 0 },
-    { name: STEP, u: now.hand >= now.steps ? 0 : now.steps },
-    { name: FIXED, u: now.fixed }
-  ];
+  const parts: Part[] = [...handOrStep({ hand: now.hand, step: now.steps }), { name: FIXED, u: now.fixed }];
   const used = tdc.rows.flatMap((r) => [r.before, r.after]).find((r) => r?.gauge)?.gauge?.id;
   /** as many pairs again by another wheel, whose hand scatters as it is known to */
   const byWheel = (wheel: NamedGauge): Remedy => ({
@@ -80,10 +73,10 @@ function ofPairs(tdc: TdcWork, found: TdcFromPairs, engine: Engine, reach: Reach
 
 function slopeAt(g: Parameters<typeof anglesAtDrop>[0], dropMm: number): number | null {
   const a = anglesAtDrop(g, dropMm);
-  return a && (Math.abs(dropSlope(g, -a.beforeDeg)) + Math.abs(dropSlope(g, a.afterDeg))) / 2;
+  return a && slopeOfPair(g, a);
 }
 
-function ofFit(tdc: TdcWork, reach: Reach): TdcDoubt | null {
+function ofFit(tdc: TdcWork, reach: Reach): Doubt | null {
   const { input, result, rows } = tdc.fit!;
   if (!input || !result) return null;
   // without the dial's own ± what is left is what the readings scatter
@@ -93,7 +86,7 @@ function ofFit(tdc: TdcWork, reach: Reach): TdcDoubt | null {
     { name: 'how the readings lie about the curve', u: scattered },
     { name: FIXED, u: Math.sqrt(Math.max(0, result.uDeg ** 2 - scattered ** 2)) }
   ];
-  const used = { wheel: rows[0]?.wheel.gauge?.id, dial: rows.find((r) => r.dial)?.dial?.gauge?.id };
+  const used = rows.find((r) => r.dial)?.dial?.gauge?.id;
   const again = (change: Partial<typeof input>, what: string): Remedy[] => {
     const fit = tdcFit({ ...input, ...change });
     return fit.ok ? [{ what, u: fit.out.uDeg }] : [];
@@ -103,7 +96,7 @@ function ofFit(tdc: TdcWork, reach: Reach): TdcDoubt | null {
     remedies: [
       ...again({ readings: [...input.readings, ...input.readings] }, 'as many readings again'),
       ...reach('dial').flatMap((dial) =>
-        dial.id === used.dial ? [] : again({ dial }, `reading the dial ${dial.name} instead`)
+        dial.id === used ? [] : again({ dial }, `reading the dial ${dial.name} instead`)
       )
     ]
   };

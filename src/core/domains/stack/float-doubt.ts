@@ -1,11 +1,11 @@
 import { endFloatParts } from '../../calculations/stack/stack-end-float.ts';
 import type { Gauge } from '../../calculations/gauge/hand.ts';
 import {
-  HAND,
+  handOrStep,
   isAssumed,
   KNOW_THE_HAND,
-  STEP,
   wellKnown,
+  type Doubt,
   type Part,
   type Reach,
   type Remedy
@@ -15,7 +15,7 @@ import { gaugeOf } from '../../job/readings.ts';
 import type { StackWork } from './stack-work.ts';
 
 /** What makes up the doubt of the end float by washer and gaps, and what would narrow it; null where it came otherwise. mm. */
-export function floatDoubt(work: StackWork, reach: Reach): { parts: Part[]; remedies: Remedy[] } | null {
+export function floatDoubt(work: StackWork, reach: Reach): Doubt | null {
   if (work.float?.from !== 'washer') return null;
   const input = {
     washerMm: work.washers.map((w) => w.value),
@@ -25,14 +25,8 @@ export function floatDoubt(work: StackWork, reach: Reach): { parts: Part[]; reme
   };
   const rest = work.packingMm?.u ?? 0;
   const { washer, gap } = endFloatParts(input);
-  const larger = (p: typeof washer) => ({
-    hand: p.hand >= p.step ? p.hand : 0,
-    step: p.hand >= p.step ? 0 : p.step
-  });
-  const [w, g] = [larger(washer), larger(gap)];
   const parts: Part[] = [
-    { name: HAND, u: Math.hypot(w.hand, g.hand) },
-    { name: STEP, u: Math.hypot(w.step, g.step) },
+    ...handOrStep(washer, gap),
     { name: 'the micrometer’s own ±', u: washer.fixed },
     { name: 'the blades’ own ±', u: gap.fixed },
     { name: 'the packing', u: rest }
