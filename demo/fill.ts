@@ -11,7 +11,7 @@ import { addStock } from '../src/lib/server/repositories/stock.ts';
 import { slug } from '../src/lib/server/repositories/ids.ts';
 
 const lead = { id: 'marit-oakes', name: 'Marit Oakes' };
-const nothing = { rateNPerMm: null, uRate: null, preloadN: null, deg: null, loads: null };
+const nothing = { rateNPerMm: null, uRate: null, preloadN: null, uPreload: null, deg: null, loads: null };
 const part = { ...nothing, thicknessMm: null, uMm: null };
 
 /** Fills an empty database with the demo workshop, through the same doors as a person at a screen. */
@@ -42,7 +42,11 @@ export async function fillDemo(): Promise<void> {
   }
   for (const { count, ...p } of parts) await addStock({ ...nothing, ...p, id: slug(p.name), low: 1 }, count, lead);
   for (const { count, ...s } of springs)
-    await addStock({ ...part, ...s, id: slug(s.name), kind: 'spring', uRate: 0.02, low: 1 }, count, lead);
+    await addStock(
+      { ...part, ...s, id: slug(s.name), kind: 'spring', uRate: 0.02, uPreload: 0.04, low: 1 },
+      count,
+      lead
+    );
   for (const s of stops) await addStock({ ...part, ...s, id: slug(s.name), kind: 'stop', low: 0 }, 1, lead);
   for (const j of jobs) await writeJob(j);
   await rebuild();

@@ -266,6 +266,8 @@ export const engines: DemoEngine[] = [
       springAPreload: ['2.6'],
       springBRate: ['3.4'],
       springBPreload: ['0.4'],
+      springsRatePm: ['0.04'],
+      springsForcePm: ['0.08'],
       extensionMmPerDeg: ['0.11'],
       stopDeg: ['22', 'deg'],
       vacuumCurve: ['12 0; 20 4; 30 9; 40 14'],

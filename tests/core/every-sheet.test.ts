@@ -142,6 +142,7 @@ function read(job: PlayedJob, step: Step): void {
       thicknessMm: null,
       uMm: null,
       uRate: 0.01,
+      uPreload: null,
       deg: null
     };
     job.say({

@@ -108,7 +108,7 @@ test('too close to call is a state with what to do about it', async ({ page, con
   await page.getByRole('button', { name: /Time and prove/ }).click();
   await page.getByRole('button', { name: /Initial timing by strobe/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
-    'Too close to call: read it once more without turning the housing'
+    'Too close to call: leave the housing as it stands and narrow the doubt'
   );
   await expect(page.getByTestId('result')).toContainText('too close to call');
   await expect(page.getByRole('note', { name: 'What it rests on' })).toContainText(

@@ -185,6 +185,7 @@ describe('parts taken on a screen', () => {
     uMm: 0.004,
     rateNPerMm: null,
     uRate: null,
+    uPreload: null,
     preloadN: null,
     deg: null,
     count: 2,

@@ -76,7 +76,7 @@ describe('events', () => {
     expect(await send(reading(), null)).toMatchObject({ status: 401, error: { code: 'nobody-acts' } });
   });
   it('that take a part which is gone say so and take nothing', async () => {
-    const none = { rateNPerMm: null, uRate: null, preloadN: null, deg: null, loads: null, low: 1 };
+    const none = { rateNPerMm: null, uRate: null, preloadN: null, uPreload: null, deg: null, loads: null, low: 1 };
     await addStock({ ...none, id: 'pk-1', name: 'PK-1', kind: 'packing', thicknessMm: 0.1, uMm: 0 }, 0, by);
     const take = { id: randomUUID(), kind: 'take', step: 'packing', part: 'packing', items: ['pk-1'] };
     const a = await send(take);

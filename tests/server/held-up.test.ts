@@ -105,7 +105,16 @@ describe('those who write to one job', () => {
 
 describe('parts', () => {
   it('swapped between two jobs at the same moment: both get an answer, and the tray is right', async () => {
-    const none = { rateNPerMm: null, uRate: null, preloadN: null, deg: null, loads: null, low: 0, uMm: 0 };
+    const none = {
+      rateNPerMm: null,
+      uRate: null,
+      preloadN: null,
+      uPreload: null,
+      deg: null,
+      loads: null,
+      low: 0,
+      uMm: 0
+    };
     for (const id of ['pk-a', 'pk-b'])
       await addStock({ ...none, id, name: id, kind: 'packing', thicknessMm: 0.1 }, 1, by);
     const jobs = [await openJob(engineId, 'pedestal', null, by), await openJob(engineId, 'pedestal', null, by)];

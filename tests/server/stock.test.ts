@@ -22,6 +22,7 @@ const packing = (id: string, thicknessMm: number): NewItem => ({
   uMm: 0.004,
   rateNPerMm: null,
   uRate: null,
+  uPreload: null,
   preloadN: null,
   deg: null,
   low: 1,

@@ -20,6 +20,7 @@ export const part = (id: string, more: Partial<StockItem>): StockItem => ({
   uMm: null,
   rateNPerMm: null,
   uRate: null,
+  uPreload: null,
   preloadN: null,
   deg: null,
   count: 1,

@@ -26,6 +26,7 @@ export const tray = inputs.tray.map((t) => ({
   low: 1,
   rateNPerMm: null,
   uRate: null,
+  uPreload: null,
   preloadN: null,
   deg: null
 }));

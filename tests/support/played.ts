@@ -153,6 +153,7 @@ export class PlayedJob {
         uMm,
         rateNPerMm: null,
         uRate: null,
+        uPreload: null,
         preloadN: null,
         deg: null
       }))

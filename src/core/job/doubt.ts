@@ -1,4 +1,6 @@
-import { doubtOf, type Typed } from './domain.ts';
+import { gaugeKinds } from '../tray/gauge-kinds.ts';
+import { doubtOf, type JobState, type Typed } from './domain.ts';
+import { slotOf, type Slot } from './run-sheet.ts';
 
 /** What is improbable about a figure, as a question to ask once; null when nothing is. */
 export function doubt(t: Typed): string | null {
@@ -9,6 +11,21 @@ export function doubt(t: Typed): string | null {
   if (quantity === 'length' && value < 0 && !t.aim.slot.signed) return 'A length below zero: is it meant so?';
   if (quantity === 'timing') return timingDoubt(t);
   return quantity === 'angle' && Math.abs(value) > 360 ? 'A wheel shows no more than 360°.' : null;
+}
+
+/**
+ * A figure that was read with a gauge nobody named: asked once a job for each kind of gauge. Without it nothing tells how far
+ * the figure can be trusted, and nothing that rests on it is ever said to be in.
+ */
+export function gaugeDoubt(state: JobState, slot: Slot): string | null {
+  if (slot.gauge === 'eye') return null;
+  const asked = state.readings.some((r) => {
+    const step = state.sheet.steps.find((s) => s.id === r.step);
+    return r.gauge === null && step && slotOf(step, r.slot)?.gauge === slot.gauge;
+  });
+  return asked
+    ? null
+    : `With which ${gaugeKinds[slot.gauge].label} was it read? Choose it beside this line, or add it to the tray: without it the \u00b1 is not known, and nothing that rests on it is called in.`;
 }
 
 /** A timing that no engine has, or one far from what the run sheet brings the crank to. */

@@ -16,7 +16,7 @@ export function figureText(kind: FigureKind, value: number, u: number | null, le
     case 'length':
       return u === null ? len(value, 3) : lengthPm(len, value, u);
     case 'speed':
-      return `${Math.round(value).toLocaleString('en-GB')} rpm`;
+      return `${Math.round(value).toLocaleString('en-GB')}${u === null ? '' : ` ${plusMinus(u, 0)}`} rpm`;
     case 'crank':
       return `${value.toFixed(1)}° of the crank`;
     case 'probability':

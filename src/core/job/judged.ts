@@ -2,8 +2,9 @@ import { verdict, type Verdict } from '../calculations/verdict/verdict.ts';
 import { numberOf, type Engine } from '../engine/engine.ts';
 import { formatValue } from '../units/format.ts';
 import { baseUnit, unitSign, type Quantity } from '../units/units.ts';
+import { meanParts, meanRemedies, type Doubt, type Reach } from './narrow.ts';
 import type { SettledFigure } from './settled.ts';
-import { oneReading, settledOf, type Settled } from './readings.ts';
+import { gaugeOf, oneReading, settledOf, type Settled } from './readings.ts';
 import type { Reading } from './replayed.ts';
 import type { Slot, Step } from './run-sheet.ts';
 import type { JobState, StepView } from './domain.ts';
@@ -44,6 +45,25 @@ export function judgedSlot(engine: Engine, readings: readonly Reading[], slot: S
   return judge(engine, slot, figure);
 }
 
+/**
+ * What makes up the doubt of a judged figure and what would narrow it, in the base unit of its quantity; null where nothing
+ * was read, or with a gauge whose scatter nobody knows. A slot whose last reading counts stands on that one alone.
+ */
+export function judgedDoubt(readings: readonly Reading[], slot: Slot, reach: Reach): Doubt | null {
+  const all = readings.filter((r) => r.slot === slot.slot);
+  const mine = slot.combine === 'last' ? all.slice(-1) : all;
+  const first = mine[0];
+  if (!first || slot.gauge === 'eye') return null;
+  const gauge = gaugeOf(first);
+  if (gauge.scatter === undefined) return null;
+  const values = mine.map((r) => r.value);
+  const remedies = meanRemedies(values, gauge, reach(slot.gauge), { gaugeId: first.gauge?.id });
+  return {
+    parts: meanParts(values, gauge),
+    remedies: slot.combine === 'last' ? remedies.filter((r) => !r.what.startsWith('one more')) : remedies
+  };
+}
+
 /** The slots of a step that are judged by themselves, with what was read of each. */
 export const judgedRows = (state: JobState, step: Step): { slot: Slot; judged: Judged | null }[] =>
   step.slots
@@ -57,6 +77,12 @@ export function judgedText(slot: Slot, j: Judged, len: LengthText): string {
   if (slot.quantity === 'length') return lengthPm(len, j.value, j.u);
   const d = decimals[slot.quantity] ?? 2;
   return `${formatValue(j.value, baseUnit(slot.quantity), d).replace(/(\d)(\D*)$/, `$1 ${plusMinus(j.u, d)}$2`)}`;
+}
+
+/** The ± of a standard uncertainty in the unit of whoever reads it. */
+export function pmText(slot: Slot, u: number, len: LengthText): string {
+  if (slot.quantity === 'length') return `± ${len(2 * u, 3)}`;
+  return `${plusMinus(u, Math.max(1, decimals[slot.quantity] ?? 2))}${unitSign[baseUnit(slot.quantity)]}`;
 }
 
 /** Its limits in words. */

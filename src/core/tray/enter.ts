@@ -58,7 +58,16 @@ const count = z.coerce
   .int('Whole pieces only.')
   .min(0, 'Not fewer than none.')
   .max(999, 'At most 999 at once.');
-const blank = { thicknessMm: null, uMm: null, rateNPerMm: null, uRate: null, preloadN: null, deg: null, loads: null };
+const blank = {
+  thicknessMm: null,
+  uMm: null,
+  rateNPerMm: null,
+  uRate: null,
+  preloadN: null,
+  uPreload: null,
+  deg: null,
+  loads: null
+};
 
 const gaugeForm = z.object({
   name: z.string().trim().min(1, 'Give the gauge a name.').max(80),
@@ -135,10 +144,21 @@ export const enterSpring = entering((typed): NewPart => {
     installedLengthMm: figure('Length at rest in the unit', s.installed, 'length', s.unit)
   });
   if (!rated.ok) return wrong(rated.error.message);
-  const { rateNPerMm, uRate, installedForceN } = rated.out;
+  const { rateNPerMm, uRate, installedForceN, uInstalledForceN } = rated.out;
   if (rateNPerMm <= 0) wrong('The spring gets shorter under more weight: are two lengths swapped?');
   const preloadN = installedForceN!;
-  return { ...blank, name: s.name, kind: 'spring', rateNPerMm, uRate, preloadN, low: 1, loads, count: s.count };
+  return {
+    ...blank,
+    name: s.name,
+    kind: 'spring',
+    rateNPerMm,
+    uRate,
+    preloadN,
+    uPreload: uInstalledForceN ?? null,
+    low: 1,
+    loads,
+    count: s.count
+  };
 });
 
 const stopForm = z.object({ name, deg: z.string(), scale: z.enum(['crank', 'distributor']), count });

@@ -14,6 +14,8 @@ export interface Part {
   rateNPerMm: number | null;
   uRate: number | null;
   preloadN: number | null;
+  /** standard uncertainty of the force at rest, N; null where it is not known */
+  uPreload: number | null;
   /** a stop: the advance it allows, crank degrees */
   deg: number | null;
 }

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { notSettled, settledFigures } from '$core/job/index.ts';
 import { curveMatch } from '$core/calculations/curve/curve-match.ts';
-import { advanceOf, matchInput, predict } from '$core/domains/curves/recurve-work.ts';
+import { advanceOf } from '$core/domains/curves/prediction-band.ts';
+import { matchInput, predict } from '$core/domains/curves/recurve-work.ts';
+import { settingDoubt } from '$core/domains/timing/timing-work.ts';
 import { doubt } from '$core/job/doubt.ts';
 import { readFor } from '$core/job/next-slot.ts';
 import scenario from '../../scenarios/recurve.json' with { type: 'json' };
@@ -207,7 +209,8 @@ describe('setting at rest', () => {
     expect(t.others).toHaveLength(1);
     expect(t.others[0]!.method).toBe('lamp');
     expect(t.others[0]!.agrees).toBe(true);
-    expect(t.budget!.shares.reduce((s, x) => s + x.share, 0)).toBeCloseTo(1, 9);
+    const { parts } = settingDoubt(t.latest!, t.markKnown, [], []);
+    expect(Math.hypot(...parts.map((p) => p.u))).toBeCloseTo(t.latest!.uDeg, 9);
     job.read('index', 'fires-spark', '12b');
     expect(job.state.work.timing['index']!.others[0]!.agrees).toBe(false);
   });

@@ -11,6 +11,8 @@ import { dropMm, slider } from '$core/calculations/piston/slider.ts';
 import { tdcFit } from '$core/calculations/tdc/tdc-fit.ts';
 import { tdcPairs } from '$core/calculations/tdc/tdc-pairs.ts';
 import { verdict, verdictOrNone } from '$core/calculations/verdict/verdict.ts';
+import { settingDoubt } from '$core/domains/timing/timing-work.ts';
+import { shared } from '$core/job/narrow.ts';
 import { wrap180 } from '$core/numerics/angles.ts';
 import { normalQuantile } from '$core/numerics/normal.ts';
 import { stretch, studentQuantile, studentTail } from '$core/numerics/student.ts';
@@ -319,12 +321,9 @@ describe('the budget of a setting', () => {
     return job.state.work.timing.strobe!;
   };
   it('shows hand, step, the gauge’s own and the reference apart, and adds up to the whole', () => {
-    const { budget, latest } = row(strobe('9.5b'));
-    expect(budget!.uDeg).toBeCloseTo(latest!.uDeg, 9);
-    expect(budget!.shares.filter((s) => s.uDeg > 0).map((s) => s.name)).toEqual([
-      'the gauge’s own ±',
-      'where true TDC lies',
-      'the hand’s scatter'
-    ]);
+    const { latest } = row(strobe('9.5b'));
+    const { u, shares } = shared(settingDoubt(latest!, true, [], []).parts);
+    expect(u).toBeCloseTo(latest!.uDeg, 9);
+    expect(shares.map((s) => s.name)).toEqual(['the gauge’s own ±', 'where true TDC lies', 'the hand’s scatter']);
   });
 });

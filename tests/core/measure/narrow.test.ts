@@ -3,9 +3,17 @@ import { stackEndFloat } from '$core/calculations/stack/stack-end-float.ts';
 import { repeatedU } from '$core/calculations/gauge/hand.ts';
 import { tdcDoubt } from '$core/domains/crank/tdc-doubt.ts';
 import { floatDoubt } from '$core/domains/stack/float-doubt.ts';
-import { settingAdvice } from '$core/domains/timing/timing-work.ts';
+import { settingDoubt } from '$core/domains/timing/timing-work.ts';
 import { gaugeOf } from '$core/job/readings.ts';
-import { adviceText, KNOW_THE_HAND, meanRemedies, narrowest, shared, type NamedGauge } from '$core/job/narrow.ts';
+import {
+  adviceText,
+  KNOW_THE_HAND,
+  meanRemedies,
+  narrowest,
+  shared,
+  type Doubt,
+  type NamedGauge
+} from '$core/job/narrow.ts';
 import { ASSUMED_DOF } from '$core/tray/hands.ts';
 import { GAUGES, mm, PlayedJob } from '../../support/played.ts';
 
@@ -52,6 +60,8 @@ describe('what narrows a figure most', () => {
   });
 });
 
+const said = ({ parts, remedies }: Doubt) => adviceText(parts, remedies, (u) => `± ${(2 * u).toFixed(2)}°`);
+
 describe('a setting', () => {
   const strobe = (...texts: string[]) => {
     const job = new PlayedJob().toStroke();
@@ -74,7 +84,7 @@ describe('a setting', () => {
   it('whose doubt is the gauge’s own is sent to a truer one in the tray, if there is one', () => {
     const row = strobe('9.5b');
     const truer = named('st-2', { resolution: 0.1, accuracy: 0.1 });
-    const advice = settingAdvice(row, true, [truer], []);
+    const advice = said(settingDoubt(row, true, [truer], []));
     expect(advice).toContain('is the gauge’s own ±');
     const then = 2 * Math.hypot(repeatedU(0.1, 1, truer).u, row.uMark);
     expect(advice).toContain(
@@ -82,7 +92,7 @@ describe('a setting', () => {
     );
   });
   it('whose doubt is the hand is told to read again', () => {
-    expect(settingAdvice(strobe('9.5b', '16b'), true, [], [])).toMatch(
+    expect(said(settingDoubt(strobe('9.5b', '16b'), true, [], []))).toMatch(
       /is the hand’s scatter\. What narrows it most: one more reading, from/
     );
   });

@@ -7,6 +7,9 @@ import { interpolate, rising, type Knot } from './knots.ts';
 export interface Spring {
   rateNPerMm: number;
   preloadN: number;
+  /** standard uncertainties, where they are known */
+  uRateNPerMm?: number | undefined;
+  uPreloadN?: number | undefined;
 }
 
 /** Force of a set of springs at an advance: each pulls its preload and what its stretch adds, never less than nothing. */

@@ -9,11 +9,16 @@ export const springCalcs = [
     name: 'spring.rate',
     title: 'A spring’s rate from hanging weights',
     formula:
-      'least squares F = a + kL, F = m·g; uRate = rate·s/√Σ(L − mean)², s the learnt scatter of a length pooled with the fit’s own, stretched by Student’s factor; null where nothing tells it; installed force a + k·installed length',
+      'least squares F = a + kL, F = m·g; uRate = rate·s/√Σ(L − mean)², s the learnt scatter of a length pooled with the fit’s own, stretched by Student’s factor; null where nothing tells it; installed force a + k·installed length, its doubt rate·s·√(1 + 1/n + (L − mean)²/Σ(L − mean)²)',
     source: 'Hooke’s law; standard gravity 9.80665 m/s², exact by definition',
     errors: ['too-few-readings'],
     input: s.springRateInput,
-    output: z.strictObject({ rateNPerMm: n, uRate: notNegative.nullable(), installedForceN: n.optional() }),
+    output: z.strictObject({
+      rateNPerMm: n,
+      uRate: notNegative.nullable(),
+      installedForceN: n.optional(),
+      uInstalledForceN: notNegative.nullable().optional()
+    }),
     example: {
       in: {
         loads: [

@@ -81,7 +81,7 @@ export const stackCalcs = [
       engagementMm: n,
       withoutGasketMm: n,
       uMm: notNegative,
-      verdict: verdictOut,
+      verdict: verdictOut.nullable(),
       clearanceMm: n.optional(),
       clearanceVerdict: verdictOut.optional()
     }),

@@ -58,9 +58,10 @@ export const engagementInput = z.strictObject({
   featureOffsetMm: finite,
   gasketMm: notNegative,
   slotDepthMm: positive.optional(),
-  minEngagementMm: finite,
+  minEngagementMm: finite.nullable().describe('null: no limit is known, and nothing is judged'),
   minClearanceMm: finite.optional(),
-  uMm: z.strictObject({ length: notNegative, depth: notNegative, offset: notNegative, gasket: notNegative })
+  uMm: z.strictObject({ length: notNegative, depth: notNegative, offset: notNegative, gasket: notNegative }),
+  scatterUnknown: z.boolean().optional().describe('how the hand scatters is not known for one of the lengths')
 });
 
 export const metals = ['steel', 'cast-iron', 'aluminium', 'bronze', 'magnesium'] as const;

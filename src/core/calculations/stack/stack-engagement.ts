@@ -1,12 +1,13 @@
 import type { z } from 'zod';
-import { verdict, type Verdict } from '../verdict/verdict.ts';
+import { verdict, verdictOrNone, type Verdict } from '../verdict/verdict.ts';
 import type { engagementInput } from './schemas.ts';
 
 export interface Engagement {
   engagementMm: number;
   withoutGasketMm: number;
   uMm: number;
-  verdict: Verdict;
+  /** null: no limit was given */
+  verdict: Verdict | null;
   clearanceMm?: number;
   clearanceVerdict?: Verdict;
 }
@@ -23,9 +24,14 @@ export function stackEngagement(i: z.infer<typeof engagementInput>): Engagement 
     engagementMm,
     withoutGasketMm,
     uMm,
-    verdict: verdict(engagementMm, uMm, i.minEngagementMm, null)
+    verdict: verdictOrNone(engagementMm, uMm, i.minEngagementMm, null, i.scatterUnknown)
   };
   if (i.slotDepthMm === undefined) return out;
+  // without a limit of its own nothing left is the limit: there it bottoms
   const clearanceMm = i.slotDepthMm - engagementMm;
-  return { ...out, clearanceMm, clearanceVerdict: verdict(clearanceMm, uMm, i.minClearanceMm ?? 0, null) };
+  return {
+    ...out,
+    clearanceMm,
+    clearanceVerdict: verdict(clearanceMm, uMm, i.minClearanceMm ?? 0, null, i.scatterUnknown)
+  };
 }

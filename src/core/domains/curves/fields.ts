@@ -41,6 +41,10 @@ export const fields = [
   number('springAPreload', 'Spring A in now, force at rest N', '2.6'),
   number('springBRate', 'Spring B in now, rate N/mm', '3.4', { positive: true }),
   number('springBPreload', 'Spring B in now, force at rest N', '0.4'),
+  number('springsRatePm', 'Their rates are known to ±, N/mm', '0.04', {
+    help: 'Twice the standard uncertainty, as they were rated. Without it no band can be given for a predicted curve.'
+  }),
+  number('springsForcePm', 'Their forces at rest are known to ±, N', '0.08'),
   number('extensionMmPerDeg', 'Springs stretch, mm a crank degree', '0.11', {
     positive: true,
     help: 'How much longer each spring gets for a degree of advance at the crank.'

@@ -33,7 +33,15 @@ export function lobesWork(engine: Engine, r: Replayed): LobesWork {
       : null;
   const out = found?.ok ? found.out : null;
   const uDeg = rows.length ? Math.max(...rows.map((x) => oneReading(x.reading).u)) * Math.sqrt(1 - 1 / rows.length) : 0;
-  return { rows, count, out, toleranceDeg, uDeg, verdict: out && verdict(out.maxErrorDeg, uDeg, null, toleranceDeg) };
+  const unknown = rows.some((x) => oneReading(x.reading).scatterUnknown);
+  return {
+    rows,
+    count,
+    out,
+    toleranceDeg,
+    uDeg,
+    verdict: out && verdict(out.maxErrorDeg, uDeg, null, toleranceDeg, unknown)
+  };
 }
 
 export function lobesFinding(w: LobesWork): string | null {

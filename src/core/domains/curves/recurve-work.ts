@@ -5,6 +5,7 @@ import type { Knot } from '../../calculations/curve/knots.ts';
 import type { Spring } from '../../calculations/curve/baseline.ts';
 import type { Result } from '../../errors/result.ts';
 import { bandOf, type Engine } from '../../engine/engine.ts';
+import { advanceOf, bandOfPrediction } from './prediction-band.ts';
 import { numberOf } from './vocabulary.ts';
 import { partsTaken } from '../../job/taken.ts';
 import type { Part, StockItem } from '../../tray/part-kinds.ts';
@@ -16,6 +17,8 @@ export interface ModelError {
   rmsDeg: number;
   worstDeg: number;
   n: number;
+  /** how many points lie in the band that was claimed; null where none could be */
+  within: number | null;
 }
 
 export interface TargetPoint {
@@ -82,9 +85,14 @@ export function recurveWork(engine: Engine, r: Replayed, baseline: SweepWork | n
   };
 }
 
-export const springOf = (p: Pick<Part, 'rateNPerMm' | 'preloadN'>): Spring => ({
+type Rated = Pick<Part, 'rateNPerMm' | 'preloadN'> & Partial<Pick<Part, 'uRate' | 'uPreload'>>;
+
+/** A spring of the tray with what is known of it. */
+export const springOf = (p: Rated): Spring => ({
   rateNPerMm: p.rateNPerMm!,
-  preloadN: p.preloadN!
+  preloadN: p.preloadN!,
+  ...(p.uRate == null ? {} : { uRateNPerMm: p.uRate }),
+  ...(p.uPreload == null ? {} : { uPreloadN: p.uPreload })
 });
 
 /**
@@ -117,9 +125,9 @@ function everyDegree(baseline: readonly Knot[]): Knot[] {
  * the springs that are in, or one of the parts is not known.
  */
 export function predict(
-  sweep: Pick<SweepWork, 'baseline' | 'uDeg'> | null,
+  sweep: Pick<SweepWork, 'baseline' | 'uDeg' | 'uBaselineRpm'> | null,
   { from, extensionMmPerDeg }: Pick<RecurveWork, 'from' | 'extensionMmPerDeg'>,
-  springs: readonly Pick<Part, 'rateNPerMm' | 'preloadN'>[],
+  springs: readonly Rated[],
   stopDeg: number | null | undefined
 ): Result<SwappedCurve> | null {
   if (!sweep?.baseline || !from || extensionMmPerDeg === null || springs.length !== 2 || !stopDeg) return null;
@@ -128,7 +136,8 @@ export function predict(
     from,
     to: springs.map(springOf),
     extensionMmPerDeg,
-    stopDeg: asMeasured(stopDeg, sweep.baseline, sweep.uDeg)
+    stopDeg: asMeasured(stopDeg, sweep.baseline, sweep.uDeg),
+    ...(sweep.uBaselineRpm === null ? {} : { uBaselineRpm: sweep.uBaselineRpm })
   });
 }
 
@@ -136,12 +145,17 @@ function springsIn(engine: Engine): [Spring, Spring] | null {
   const [a, pa, b, pb] = (['springARate', 'springAPreload', 'springBRate', 'springBPreload'] as const).map((n) =>
     numberOf(engine, n)
   );
-  return a === undefined || pa === undefined || b === undefined || pb === undefined
-    ? null
-    : [
-        { rateNPerMm: a, preloadN: pa },
-        { rateNPerMm: b, preloadN: pb }
-      ];
+  if (a === undefined || pa === undefined || b === undefined || pb === undefined) return null;
+  const rate = numberOf(engine, 'springsRatePm');
+  const force = numberOf(engine, 'springsForcePm');
+  const known = {
+    ...(rate === undefined ? {} : { uRateNPerMm: rate / 2 }),
+    ...(force === undefined ? {} : { uPreloadN: force / 2 })
+  };
+  return [
+    { rateNPerMm: a, preloadN: pa, ...known },
+    { rateNPerMm: b, preloadN: pb, ...known }
+  ];
 }
 
 /** What was said on the job; else the middle of the data sheet's limits. */
@@ -184,21 +198,6 @@ export function matchInput(
   };
 }
 
-/** Predicted advance at a speed: nothing below the start, the stop above full advance, the higher where it snaps. */
-export function advanceOf(c: SwappedCurve, rpm: number): number {
-  if (rpm < c.startRpm) return 0;
-  let deg = 0;
-  for (let k = 0; k < c.points.length; k++) {
-    const p = c.points[k]!;
-    if (p.rpm > rpm) {
-      const q = c.points[k - 1]!;
-      return q.deg + ((p.deg - q.deg) * (rpm - q.rpm)) / (p.rpm - q.rpm);
-    }
-    deg = p.deg;
-  }
-  return deg;
-}
-
 /**
  * How far the prediction was from what was measured afterwards, in crank degrees: rms over the points going up, the
  * initial timing of the second sweep under the predicted curve. What it earns is how much the model is trusted next time.
@@ -206,10 +205,19 @@ export function advanceOf(c: SwappedCurve, rpm: number): number {
 export function modelError(c: SwappedCurve, after: SweepWork): ModelError | null {
   const up = after.points.filter((p) => p.deg !== null && p.dir === 'up');
   if (up.length < 3 || after.initialBtdc === null) return null;
-  const off = up.map((p) => p.deg! - after.initialBtdc! - advanceOf(c, p.rpm));
+  const initial = after.initialBtdc;
+  const off = up.map((p) => p.deg! - initial - advanceOf(c, p.rpm));
+  const band = bandOfPrediction(c);
+  // a reading and the initial timing under it are in doubt themselves
+  const own = 2 * Math.hypot(after.uDeg, after.fit?.uInitialDeg ?? after.uDeg) + 1e-9;
+  const inside = (p: { deg: number | null; rpm: number }) => {
+    const { least, most } = band!(p.rpm);
+    return p.deg! - initial >= least - own && p.deg! - initial <= most + own;
+  };
   return {
     rmsDeg: Math.sqrt(off.reduce((t, x) => t + x * x, 0) / off.length),
     worstDeg: off.reduce((t, x) => (Math.abs(x) > Math.abs(t) ? x : t), 0),
-    n: off.length
+    n: off.length,
+    within: band ? up.filter(inside).length : null
   };
 }

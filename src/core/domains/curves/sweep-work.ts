@@ -45,7 +45,9 @@ export interface SweepWork {
   initialBtdc: number | null;
   /** the fitted curve less its initial timing: what springs and stop alone do */
   baseline: Knot[] | null;
-  total: { btdc: number; verdict: Verdict | null } | null;
+  /** standard uncertainty of the speeds of the fitted curve, rpm; null while nothing tells it */
+  uBaselineRpm: number | null;
+  total: { btdc: number; uDeg: number; verdict: Verdict | null } | null;
   /** advance by weights already in at idle */
   creep: { deg: number; most: number; out: boolean } | null;
   /** the point furthest outside its limits: negative lazy, positive fast */
@@ -94,6 +96,7 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
   const baseline = fit ? fit.knots.map((k) => ({ rpm: k.rpm, deg: k.deg - fit.knots[0]!.deg })) : null;
   const most = numberOf(engine, 'totalMaxBtdc') ?? null;
   const problem = compared && !compared.ok ? compared.error : fitted && !fitted.ok ? fitted.error : null;
+  const uTotal = fit?.uTotalDeg == null ? uDeg : Math.hypot(fit.uTotalDeg, bench ? 0 : (mark?.uDeg ?? 0));
   const compare = compared?.ok ? compared.out : null;
   return {
     step,
@@ -105,18 +108,11 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
     problem,
     initialBtdc,
     baseline,
+    uBaselineRpm: fit?.uStartRpm == null || fit.uFullRpm === null ? null : Math.max(fit.uStartRpm, fit.uFullRpm),
     total: fit && {
       btdc: fit.fullDeg,
-      verdict:
-        most === null
-          ? null
-          : verdict(
-              fit.fullDeg,
-              fit.uTotalDeg === null ? uDeg : Math.hypot(fit.uTotalDeg, bench ? 0 : (mark?.uDeg ?? 0)),
-              null,
-              most,
-              first?.scatterUnknown
-            )
+      uDeg: uTotal,
+      verdict: most === null ? null : verdict(fit.fullDeg, uTotal, null, most, first?.scatterUnknown)
     },
     creep: baseline ? creepOf(engine, baseline) : null,
     worst: compare ? worstOf(compare.points) : null

@@ -23,18 +23,20 @@ export function floatDoubt(work: StackWork, reach: Reach): Doubt | null {
     gaps: work.gaps.map((g) => g.blades),
     bladeGauge: gaugeOf(work.gaps[0]!.reading)
   };
-  const rest = work.packingMm?.u ?? 0;
+  const ofPacking = work.packingMm?.u ?? 0;
+  const rest = Math.hypot(ofPacking, work.uPackMm);
   const { washer, gap } = endFloatParts(input);
   const parts: Part[] = [
     ...handOrStep(washer, gap),
     { name: 'the micrometer’s own ±', u: washer.fixed },
     { name: 'the blades’ own ±', u: gap.fixed },
-    { name: 'the packing', u: rest }
+    { name: 'the packing', u: ofPacking },
+    { name: 'how the blades of a place were chosen', u: work.uPackMm }
   ];
-  const having = (what: string, change: Partial<typeof input>): Remedy => {
+  const having = (what: string, change: Partial<typeof input>, remains = rest): Remedy => {
     const p = endFloatParts({ ...input, ...change });
     const u = (x: typeof washer) => Math.hypot(Math.max(x.hand, x.step), x.fixed);
-    return { what, u: Math.hypot(u(p.washer), u(p.gap), rest) };
+    return { what, u: Math.hypot(u(p.washer), u(p.gap), remains) };
   };
   const pack = input.gaps.reduce((a, b) => (b.length > a.length ? b : a));
   const other = (
@@ -45,6 +47,7 @@ export function floatDoubt(work: StackWork, reach: Reach): Doubt | null {
   return {
     parts,
     remedies: [
+      ...(work.uPackMm > 0 ? [having('saying how the blades of a place were chosen', {}, ofPacking)] : []),
       having('one more place round the face', { gaps: [...input.gaps, pack] }),
       having('one more reading of the washer', { washerMm: [...input.washerMm, mean(input.washerMm)] }),
       ...other('micrometer', work.washers[0]!.gauge?.id, (washerGauge) => ({ washerGauge })),

@@ -33,7 +33,7 @@ export function settle(state: StackState): SettledFigure[] {
   const { engagement: e } = stack;
   if (e) {
     const shared = { u: e.uMm, calc: 'stack.engagement', output: e };
-    out.push(settled('engagement', { ...shared, value: e.engagementMm, verdict: e.verdict.state }));
+    out.push(settled('engagement', { ...shared, value: e.engagementMm, verdict: e.verdict?.state ?? null }));
     if (e.clearanceMm !== undefined)
       out.push(settled('clearance', { ...shared, value: e.clearanceMm, verdict: e.clearanceVerdict!.state }));
   }

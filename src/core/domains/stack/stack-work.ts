@@ -3,7 +3,8 @@ import { stackEndFloat, type EndFloat } from '../../calculations/stack/stack-end
 import { stackEngagement, type Engagement } from '../../calculations/stack/stack-engagement.ts';
 import { stackThermal } from '../../calculations/stack/stack-thermal.ts';
 import type { metals } from '../../calculations/stack/schemas.ts';
-import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
+import type { Gauge } from '../../calculations/gauge/hand.ts';
+import { verdictOrNone, type Verdict } from '../../calculations/verdict/verdict.ts';
 import type { Engine } from '../../engine/engine.ts';
 import { judgedSlot, type Judged as JudgedFigure } from '../../job/judged.ts';
 import { slots } from './slots.ts';
@@ -46,6 +47,8 @@ export interface StackWork {
   tiltMm: number | null;
   /** from washer and gaps, no packing in */
   bare: EndFloat | null;
+  /** what it adds that nobody said how the blades of a place were chosen; 0 once it is said. mm, standard */
+  uPackMm: number;
   /** read directly, push and pull */
   direct: JudgedFigure | null;
   packing: Part[];
@@ -69,9 +72,6 @@ export interface StackWork {
 /** Where in its limits the float is aimed, by the school chosen; a wanted float on the data sheet comes first. */
 const AIM: Record<string, number> = { centre: 0.5, loose: 0.75, tight: 0.25 };
 
-const judged = (mm: number, u: number, min: number | null, max: number | null): Verdict | null =>
-  min === null && max === null ? null : verdict(mm, u, min, max);
-
 /**
  * The drive as it is stacked, from the readings of the log, the parts taken and the data sheet. Lengths in mm, u is one
  * standard uncertainty. Float: stack.endFloat plus the packing, or read directly; depth: stack.engagement.
@@ -86,17 +86,21 @@ export function stackWork(engine: Engine, r: Replayed): StackWork {
     blades: partsOfSum(reading),
     sumMm: reading.value
   }));
-  const bare =
+  const pack = r.chosen.get('blade-pack');
+  const blades = gaps[0] && gaugeOf(gaps[0].reading);
+  const read =
     washers.length > 0 && gaps.length > 0 && gaps.every((g) => g.blades.every((b) => b > 0))
       ? stackEndFloat({
           washerMm: washers.map((w) => w.value),
           washerGauge: gaugeOf(washers[0]!),
           gaps: gaps.map((g) => g.blades),
-          bladeGauge: gaugeOf(gaps[0]!.reading),
-          pack: r.chosen.get('blade-pack') === 'largest' ? 'largest' : 'nearest',
+          bladeGauge: blades!,
+          pack: pack === 'largest' ? 'largest' : 'nearest',
           spec: { minMm: min, maxMm: max }
         })
       : null;
+  const uPack = pack === undefined && blades ? uOfPack(blades) : 0;
+  const bare = read && eitherPack(read, uPack, min, max);
   const dial = judgedSlot(engine, readings, slots['float-dial']);
   const bench = settledOf(readings, 'float');
   const packing = partsTaken(r, 'packing');
@@ -117,6 +121,7 @@ export function stackWork(engine: Engine, r: Replayed): StackWork {
     gaps,
     tiltMm: gaps.length > 1 ? Math.max(...gaps.map((g) => g.sumMm)) - Math.min(...gaps.map((g) => g.sumMm)) : null,
     bare,
+    uPackMm: uPack,
     direct: dial,
     packing,
     packingMm,
@@ -133,6 +138,18 @@ export function stackWork(engine: Engine, r: Replayed): StackWork {
   };
 }
 
+/**
+ * The thickest pack that enters leaves half a step of room on average, the best fit none. Until it is said which of them was
+ * taken that half step is doubt, whole: a one-sided limit counts for no less.
+ */
+export const uOfPack = (blades: Gauge): number => blades.resolution / 2;
+
+function eitherPack(float: EndFloat, uPack: number, min: number | null, max: number | null): EndFloat {
+  if (uPack === 0) return float;
+  const uMm = Math.hypot(float.uMm, uPack);
+  return { ...float, uMm, verdict: verdictOrNone(float.floatMm, uMm, min, max, float.scatterUnknown) };
+}
+
 function floatThatCounts(
   bare: EndFloat | null,
   dial: JudgedFigure | null,
@@ -145,9 +162,20 @@ function floatThatCounts(
   if (bare) {
     const mm = bare.floatMm + (packing?.value ?? 0);
     const uMm = Math.hypot(bare.uMm, packing?.u ?? 0);
-    return { mm, uMm, verdict: judged(mm, uMm, min, max), from: 'washer' };
+    return {
+      mm,
+      uMm,
+      verdict: verdictOrNone(mm, uMm, min, max, bare.scatterUnknown ?? packing?.scatterUnknown),
+      from: 'washer'
+    };
   }
-  if (bench) return { mm: bench.value, uMm: bench.u, verdict: judged(bench.value, bench.u, min, max), from: 'bench' };
+  if (bench)
+    return {
+      mm: bench.value,
+      uMm: bench.u,
+      verdict: verdictOrNone(bench.value, bench.u, min, max, bench.scatterUnknown),
+      from: 'bench'
+    };
   return null;
 }
 
@@ -180,8 +208,8 @@ function gasketOf(engine: Engine, readings: readonly Reading[]): Settled | null 
 function depthOf(engine: Engine, readings: readonly Reading[]): Engagement | null {
   const length = settledOf(readings, 'length');
   const depth = settledOf(readings, 'drive-depth');
-  const offset = settledOf(readings, 'offset') ?? { value: 0, u: 0, n: 0 };
-  const gasket = gasketOf(engine, readings) ?? { value: 0, u: 0, n: 0 };
+  const offset: Settled = settledOf(readings, 'offset') ?? { value: 0, u: 0, n: 0 };
+  const gasket: Settled = gasketOf(engine, readings) ?? { value: 0, u: 0, n: 0 };
   const slot = numberOf(engine, 'pumpSlotDepthMm');
   const minClearance = numberOf(engine, 'minClearanceMm');
   if (!length || !depth) return null;
@@ -190,8 +218,9 @@ function depthOf(engine: Engine, readings: readonly Reading[]): Engagement | nul
     depthToDriveMm: depth.value,
     featureOffsetMm: offset.value,
     gasketMm: gasket.value,
-    minEngagementMm: numberOf(engine, 'minEngagementMm') ?? 0,
+    minEngagementMm: numberOf(engine, 'minEngagementMm') ?? null,
     uMm: { length: length.u, depth: depth.u, offset: offset.u, gasket: gasket.u },
+    scatterUnknown: [length, depth, offset, gasket].some((x) => x.scatterUnknown),
     ...(slot === undefined ? {} : { slotDepthMm: slot }),
     ...(minClearance === undefined ? {} : { minClearanceMm: minClearance })
   });

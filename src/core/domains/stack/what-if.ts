@@ -1,5 +1,5 @@
 import { stackMove } from '../../calculations/stack/stack-move.ts';
-import { verdict, type VerdictState } from '../../calculations/verdict/verdict.ts';
+import { verdict, verdictOrNone, type VerdictState } from '../../calculations/verdict/verdict.ts';
 import type { Engine } from '../../engine/engine.ts';
 import { numberOf } from './vocabulary.ts';
 import type { PatchRow } from './patch-work.ts';
@@ -68,7 +68,7 @@ export function whatIf(engine: Engine, w: StackWork, patch: PatchRow | null, tri
       contactFraction: patch?.pattern?.centreFraction ?? 0.5,
       faceWidthMm: w.faceMm ?? 1
     });
-    const min = numberOf(engine, 'minEngagementMm') ?? 0;
+    const min = numberOf(engine, 'minEngagementMm') ?? null;
     const least = numberOf(engine, 'minClearanceMm') ?? 0;
     add({
       key: 'engagement',
@@ -78,8 +78,8 @@ export function whatIf(engine: Engine, w: StackWork, patch: PatchRow | null, tri
       then: moved.engagementMm,
       u: e.uMm,
       limit: lengthLimits(len, min, null),
-      stateNow: e.verdict.state,
-      stateThen: verdict(moved.engagementMm, e.uMm, min, null).state
+      stateNow: e.verdict?.state ?? null,
+      stateThen: verdictOrNone(moved.engagementMm, e.uMm, min, null)?.state ?? null
     });
     if (e.clearanceMm !== undefined)
       add({

@@ -17,10 +17,12 @@ export function stackHeadline(state: StackState, v: StepView, len: LengthText): 
   if (asks(v, 'length')) {
     const e = stack.engagement;
     if (!e) return null;
-    if (e.verdict.state !== 'in') return judged('Oil-pump drive engaged', e.engagementMm, e.uMm, e.verdict.state, len);
+    const state = e.verdict?.state;
+    if (state !== undefined && state !== 'in')
+      return judged('Oil-pump drive engaged', e.engagementMm, e.uMm, state, len);
     if (e.clearanceVerdict && e.clearanceVerdict.state !== 'in')
       return judged('Left before it bottoms', e.clearanceMm!, e.uMm, e.clearanceVerdict.state, len);
-    return judged('Oil-pump drive engaged', e.engagementMm, e.uMm, 'in', len);
+    return judged('Oil-pump drive engaged', e.engagementMm, e.uMm, state, len);
   }
   if (v.step.takes.includes('packing') || asks(v, 'packing') || asks(v, 'gap')) {
     const { float, bare, packing } = stack;
@@ -51,7 +53,7 @@ export function stackOpen(state: StackState, v: StepView): string | null {
   if (asks(v, 'length')) {
     if (!stack.engagement) return 'length and depth are not both read';
     return (
-      verdictOpen('the engagement', stack.engagement.verdict.state) ??
+      verdictOpen('the engagement', stack.engagement.verdict?.state) ??
       verdictOpen('the clearance before it bottoms', stack.engagement.clearanceVerdict?.state)
     );
   }

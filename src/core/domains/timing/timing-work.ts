@@ -3,10 +3,9 @@ import { verdict } from '../../calculations/verdict/verdict.ts';
 import { gaugeCombine } from '../../calculations/gauge/gauge-combine.ts';
 import type { Gauge } from '../../calculations/gauge/hand.ts';
 import { staticGain } from '../../calculations/static-timing/static-gain.ts';
-import { timingBudget } from '../../calculations/timing/timing-budget.ts';
 import { staticAdjust, type HousingMove } from '../../calculations/static-timing/static-adjust.ts';
 import type { Engine } from '../../engine/engine.ts';
-import { adviceText, meanParts, meanRemedies, type NamedGauge, type Part, type Remedy } from '../../job/narrow.ts';
+import { meanParts, meanRemedies, type Doubt, type NamedGauge, type Part, type Remedy } from '../../job/narrow.ts';
 import { limitsOf } from '../../job/judged.ts';
 import { gaugeOf } from '../../job/readings.ts';
 import type { RunSheet, Slot } from '../../job/run-sheet.ts';
@@ -14,7 +13,6 @@ import { slotOfWay } from './slots.ts';
 import { choiceOf, numberOf } from './vocabulary.ts';
 import type { MarkError } from '../crank/mark-work.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
-import { plusMinus } from '../../job/texts.ts';
 
 /** One setting of the housing, with the readings taken of it. */
 export interface SettingRow {
@@ -41,8 +39,6 @@ export interface TimingWork {
   slot: string;
   /** what other ways of seeing it gave, with whether they agree with this one */
   others: { method: string; btdc: number; uDeg: number; apartDeg: number; agrees: boolean }[];
-  /** what makes up the uncertainty of the latest setting, largest first */
-  budget: ReturnType<typeof timingBudget> | null;
   /** what a millimetre at the rim does, learnt from two settings, and where the rim belongs for the target */
   gain: { degPerMm: number; rimMm: number } | null;
   rows: SettingRow[];
@@ -98,7 +94,6 @@ export function timingWork(
   return {
     slot,
     others: byMethod && latest ? othersOf(engine, readings, stepId, slot, mark, latest) : [],
-    budget: latest ? budgetOf(latest, mark !== null) : null,
     gain: targetBtdc === null ? null : gainOf(rows, targetBtdc),
     rows,
     latest,
@@ -130,9 +125,6 @@ function othersOf(
   });
 }
 
-const budgetOf = (row: SettingRow, markKnown: boolean): ReturnType<typeof timingBudget> =>
-  timingBudget({ terms: partsOf(row, markKnown).map(({ name, u }) => ({ name, uDeg: u })) });
-
 const partsOf = (row: SettingRow, markKnown: boolean): Part[] => [
   ...meanParts(
     row.readings.map((r) => r.value),
@@ -142,16 +134,16 @@ const partsOf = (row: SettingRow, markKnown: boolean): Part[] => [
 ];
 
 /**
- * Where most of a setting's doubt comes from, and what would narrow it most and by how much: of more readings, other gauges
- * within reach, a hand that is known, and of what would narrow true TDC where the sheet looked for it.
+ * What makes up a setting’s doubt, and what would narrow it: more readings, other gauges within reach, a hand that is known,
+ * and what would narrow true TDC where the sheet looked for it. Degrees of the crank.
  * @param ofTdc what could be done about true TDC, each with the standard uncertainty it would then have; degrees
  */
-export function settingAdvice(
+export function settingDoubt(
   row: SettingRow,
   markKnown: boolean,
   reach: readonly NamedGauge[],
   ofTdc: readonly Remedy[]
-): string {
+): Doubt {
   const of = meanRemedies(
     row.readings.map((r) => r.value),
     row.gauge,
@@ -159,7 +151,7 @@ export function settingAdvice(
     { rest: row.uMark, gaugeId: row.readings.find((r) => r.gauge)?.gauge?.id }
   );
   const tdc = ofTdc.map(({ what, u }) => ({ what: `at true TDC, ${what}`, u: Math.hypot(row.uReading, u) }));
-  return adviceText(partsOf(row, markKnown), [...of, ...tdc], (u) => `${plusMinus(u)}°`);
+  return { parts: partsOf(row, markKnown), remedies: [...of, ...tdc] };
 }
 
 function gainOf(rows: readonly SettingRow[], targetBtdc: number): TimingWork['gain'] {

@@ -20,7 +20,7 @@ export function timingHeadline(state: TimingState, v: StepView, len: LengthText)
   const judged = latest?.verdict?.state;
   if (!latest) return null;
   if (judged === 'in') return `In: ${formatTiming(latest.btdc)} with the mark\u2019s error taken off`;
-  if (judged === 'unsure') return 'Too close to call: read it once more without turning the housing';
+  if (judged === 'unsure') return 'Too close to call: leave the housing as it stands and narrow the doubt';
   return housingText(latest, len);
 }
 

@@ -8,7 +8,7 @@ import { Refusal } from '../errors.ts';
 type Row = StockItem & Record<string, unknown>;
 
 const COLUMNS = `s.id, s.kind, s.name, s.thickness_mm AS "thicknessMm", s.u_mm AS "uMm", s.rate_n_per_mm AS "rateNPerMm",
-  s.u_rate AS "uRate", s.preload_n AS "preloadN", s.deg, s.low`;
+  s.u_rate AS "uRate", s.preload_n AS "preloadN", s.u_preload AS "uPreload", s.deg, s.low`;
 const LEFT = '(SELECT coalesce(sum(m.change), 0)::int FROM stock_move m WHERE m.item_id = s.id)';
 
 /** Everything in the tray that is taken out piece by piece, with how many are left. */
@@ -26,8 +26,8 @@ export async function addStock(item: NewItem, count: number, by: Person): Promis
   await withTransaction(async (c) => {
     await query(
       'stock-add',
-      `INSERT INTO stock_item (id, kind, name, thickness_mm, u_mm, rate_n_per_mm, u_rate, preload_n, deg, low, loads)
-       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
+      `INSERT INTO stock_item (id, kind, name, thickness_mm, u_mm, rate_n_per_mm, u_rate, preload_n, u_preload, deg, low, loads)
+       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
       [
         item.id,
         item.kind,
@@ -37,6 +37,7 @@ export async function addStock(item: NewItem, count: number, by: Person): Promis
         item.rateNPerMm,
         item.uRate,
         item.preloadN,
+        item.uPreload,
         item.deg,
         item.low,
         item.loads === null ? null : JSON.stringify(item.loads)

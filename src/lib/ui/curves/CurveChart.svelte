@@ -53,6 +53,18 @@
       );
     }
     if (p.ghost.length) out.push(line(p.ghost, { borderColor: colour('--rule'), borderWidth: 2.5 }));
+    const claimed = p.predicted[0]?.band;
+    if (claimed) {
+      const edge = { borderColor: colour('--predicted'), borderWidth: 0.8, borderDash: [1, 3] };
+      out.push(line(claimed.least, edge));
+      out.push(
+        line(claimed.most, {
+          ...edge,
+          fill: '-1',
+          backgroundColor: `color-mix(in srgb, ${colour('--predicted')} 14%, transparent)`
+        })
+      );
+    }
     for (const [k, c] of p.predicted.entries())
       out.push(
         line(
@@ -258,7 +270,10 @@
     {#if picture.down.length}<span>▽ coming down</span>{/if}
     {#if picture.band}<span class="in">▒ limits</span>{/if}
     {#if picture.predicted.length}<span class="pre"
-        >╌ predicted: {picture.predicted[0]!.label}{picture.predicted.length > 1 ? '; the others fine' : ''}</span
+        >╌ predicted: {picture.predicted[0]!.label}{picture.predicted.length > 1 ? '; the others fine' : ''}{picture
+          .predicted[0]!.band
+          ? ', shaded where it claims to hold'
+          : ''}</span
       >{/if}
     {#if picture.target.length}<span class="tar">◯ target{ontarget ? ': drag, or arrow keys' : ''}</span>{/if}
     {#if picture.ghost.length}<span>— the job before</span>{/if}

@@ -8,7 +8,8 @@
   import type { StockItem } from '$core/tray/part-kinds.ts';
   import CurveChart from './CurveChart.svelte';
   import CurveFiles from './CurveFiles.svelte';
-  import { ghostOf, picture, predictedPoints } from './curve-series.ts';
+  import { toldApart } from '$core/domains/curves/prediction-band.ts';
+  import { ghostOf, picture, predictedBand, predictedPoints } from './curve-series.ts';
   import { Matcher } from './matcher.svelte.ts';
   import SpringSearch from './SpringSearch.svelte';
   import type { TargetHand } from './target.svelte.ts';
@@ -49,10 +50,20 @@
   const name = (id: string) => item(id)?.name ?? id;
   const match = $derived(looked.all[looked.chosen] ?? null);
   const inNow = $derived(put ?? (match ? { a: match.springs[0], b: match.springs[1], stop: match.stop } : null));
-  const outcome = (a: string, b: string, stop: string) => {
+  const outcome = (a: string, b: string, stop: string, of = sweep) => {
     const [one, two] = [item(a), item(b)];
-    return predict(sweep, work, one && two ? [one, two] : [], item(stop)?.deg);
+    return predict(of, work, one && two ? [one, two] : [], item(stop)?.deg);
   };
+  /** picks against the first: what both predictions share, the doubt of the measured curve, drops out of the difference */
+  const apart = $derived.by((): (boolean | null)[] => {
+    const alone = sweep && { ...sweep, uBaselineRpm: 0 };
+    const foreseen = looked.all.map((m) => {
+      const c = outcome(...m.springs, m.stop, alone);
+      return c?.ok ? { curve: c.out, initialBtdc: m.initialBtdc } : null;
+    });
+    const speeds = hand.points.map((p) => p.rpm);
+    return foreseen.map((f, k) => (k === 0 || !f || !foreseen[0] ? true : toldApart(foreseen[0], f, speeds)));
+  });
   const swapped = $derived(inNow ? outcome(inNow.a, inNow.b, inNow.stop) : null);
   /** the search's figures for what was put in by hand; null where the stop lies beyond what was measured */
   const judged = $derived(put && input ? matchOf(input, { springs: [put.a, put.b], stop: put.stop }) : null);
@@ -77,7 +88,8 @@
         ? [
             {
               label: inNow ? `${name(inNow.a)} + ${name(inNow.b)}, ${name(inNow.stop)}` : '',
-              points: predictedPoints(swapped.out, initial, 5000)
+              points: predictedPoints(swapped.out, initial, 5000),
+              band: predictedBand(swapped.out, initial, 5000)
             },
             ...others
           ]
@@ -129,6 +141,7 @@
         {name}
         count={(id) => stock.find((s) => s.id === id)?.count ?? 0}
         {matcher}
+        {apart}
         bind:chosen={picked}
         {ontake}
         {taken}
@@ -167,6 +180,8 @@
         At every degree of advance the weights balance the springs, and their pull grows with speed squared alone, so
         this distributor’s own measured curve tells what other springs will do without any measure of its weights.
         Friction and a worn stop it cannot see: measure again afterwards.
+        {#if swapped?.ok && swapped.out.points[0]?.uRpm === undefined}No band is claimed for it: how well the springs’
+          rates and forces are known is not on the data sheet or in the tray.{/if}
       </p>
       <p>
         {trust

@@ -16,8 +16,10 @@
     chosen: number;
     ontake?: ((m: Match) => void) | undefined;
     taken?: string | undefined;
+    /** of each match, whether it can be told from the first; null: not known */
+    apart: (boolean | null)[];
   }
-  let { input, lacks, name, count, matcher, chosen = $bindable(), ontake, taken }: Props = $props();
+  let { input, lacks, name, count, matcher, chosen = $bindable(), ontake, taken, apart }: Props = $props();
 
   const ranked = $derived(matcher.result?.ranked ?? []);
   const stopDeg = (stop: string) => input?.tray.stops.find((s) => s.id === stop)?.deg ?? 0;
@@ -59,6 +61,9 @@
     {/if}
     {#if matcher.error}<p class="problem" role="alert">{matcher.error.message}</p>{/if}
     {#if nothing}<p class="problem">{nothing}</p>{/if}
+    {#if apart.includes(null)}<p class="small quiet">
+        Whether two picks can be told apart is not known: how well these springs are rated is not.
+      </p>{/if}
     <ol data-testid="matches">
       {#each ranked as m, k (id(m))}
         <li class:chosen={k === chosen}>
@@ -67,9 +72,8 @@
             <b>{m.springs.map(name).join(' + ')}, {name(m.stop)}</b>
             <span class="fit" class:bad={m.violations.length > 0}>{fitOf(m)}</span>
             <span class="more"
-              >{figuresOf(m, stopDeg(m.stop))}{#each [...new Set(m.springs)] as s (s)}{#if count(s) <= 1}; last {name(
-                    s
-                  )}{/if}{/each}</span
+              >{figuresOf(m, stopDeg(m.stop))}{#if apart[k] === false}; <b>cannot be told apart from 1</b
+                >{/if}{#each [...new Set(m.springs)] as s (s)}{#if count(s) <= 1}; last {name(s)}{/if}{/each}</span
             >
           </button>
           {#if ontake && k === chosen}

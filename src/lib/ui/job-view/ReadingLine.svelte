@@ -86,10 +86,11 @@
         <label class="gauge"
           ><span class="only-read">Gauge</span>
           <select
-            value={line.gauge?.id}
+            value={line.gauge?.id ?? ''}
             onchange={(e) =>
               (line.chosenGauge = { ...line.chosenGauge, [line.aim!.slot.gauge]: e.currentTarget.value })}
           >
+            {#if !line.gauge}<option value="">which {line.aim.slot.gauge}?</option>{/if}
             {#each line.gauges as g (g.id)}<option value={g.id}>{g.name}</option>{/each}
           </select></label
         >

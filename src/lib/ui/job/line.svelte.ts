@@ -1,6 +1,6 @@
 import type { Unit } from '$core/units/units.ts';
 import type { ParsedReading } from '$core/calculations/reading/reading-parse.ts';
-import { doubt } from '$core/job/doubt.ts';
+import { doubt, gaugeDoubt } from '$core/job/doubt.ts';
 import type { Aim } from '$core/job/domain.ts';
 import { nextSlot, readFor } from '$core/job/next-slot.ts';
 import type { Reading } from '$core/job/replayed.ts';
@@ -142,12 +142,16 @@ export class ReadingLine {
 
   #doubt(step: Step, aim: Aim, figure: ParsedReading, text: string): string | null {
     const { state, engine } = this.session;
-    return doubt({ state, engine, step, aim, figure, text, len: lengthText(this.prefs()) });
+    const improbable = doubt({ state, engine, step, aim, figure, text, len: lengthText(this.prefs()) });
+    return improbable ?? (this.#gaugeFor(aim.slot) ? null : gaugeDoubt(state, aim.slot));
   }
 
   #gaugeFor(slot: Slot) {
     const all = this.session.gaugesOf(slot.gauge);
-    return all.find((g) => g.id === this.chosenGauge[slot.gauge]) ?? all[0] ?? null;
+    const chosen = this.chosenGauge[slot.gauge];
+    // what was read with last on this job, or the only one there is; among several nobody's choice is guessed
+    const last = () => this.session.state.readings.findLast((r) => r.gauge && all.some((g) => g.id === r.gauge!.id));
+    return all.find((g) => g.id === (chosen ?? last()?.gauge?.id)) ?? (all.length === 1 ? all[0]! : null);
   }
 
   #read(step: Step, typed: string, prefer: string | undefined) {

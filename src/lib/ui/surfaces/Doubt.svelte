@@ -11,7 +11,7 @@
   <details {open}>
     <summary>What the ± is made of</summary>
     <p class="note" data-testid="advice">{adviceText(parts, remedies, pm)}</p>
-    <table>
+    <table data-testid="budget">
       <caption class="only-read">What makes up the uncertainty</caption>
       <thead><tr><th>doubt comes from</th><th class="n">±</th><th class="n">share</th></tr></thead>
       <tbody>

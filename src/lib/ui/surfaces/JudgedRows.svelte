@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { judgedRows, judgedText, limitsText } from '$core/job/judged.ts';
+  import { judgedDoubt, judgedRows, judgedText, limitsText, pmText } from '$core/job/judged.ts';
   import type { Step } from '$core/job/run-sheet.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import { lengthText } from '$lib/reader/units.ts';
   import type { JobSession } from '../job/session.svelte.ts';
+  import Doubt from './Doubt.svelte';
   import Verdict from '../primitives/Verdict.svelte';
 
   /** Every figure of a step that has limits: what was measured, how sure, what it is judged by, and the verdict. */
@@ -15,6 +16,7 @@
 
 {#each rows as { slot, judged } (slot.slot)}
   {#if judged}
+    {@const doubt = judgedDoubt(session.state.readings, slot, session.reach)}
     <div class="judged">
       <p class="name">{name(slot.label)}{judged.n > 1 && slot.combine === 'mean' ? `, mean of ${judged.n}` : ''}</p>
       <p class="big">
@@ -25,7 +27,11 @@
         {judged.verdict
           ? `Limits: ${limitsText(slot, judged, len)}.`
           : 'Not judged: the data sheet has no limits for it. Enter them with their source.'}
+        {#if judged.scatterUnknown}How this hand scatters with its gauge is not known: it is never called in.{/if}
       </p>
+      {#if doubt}
+        <Doubt {...doubt} pm={(u) => pmText(slot, u, len)} open={judged.verdict?.state === 'unsure'} />
+      {/if}
     </div>
   {/if}
 {/each}

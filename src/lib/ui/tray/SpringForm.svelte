@@ -70,7 +70,9 @@
       {rated.uRate === null
         ? '± not known: through two weights a line goes whatever they are; hang a third'
         : `± ${(2 * rated.uRate).toFixed(3)}`}{#if rated.installedForceN !== undefined}, holds
-        <b>{rated.installedForceN.toFixed(3)} N</b> at rest{rated.installedForceN < 0
+        <b>{rated.installedForceN.toFixed(3)} N</b>
+        {rated.uInstalledForceN == null ? '' : `± ${(2 * rated.uInstalledForceN).toFixed(3)}`} at rest{rated.installedForceN <
+        0
           ? ': slack, its loop has play'
           : ''}{/if}
     </p>

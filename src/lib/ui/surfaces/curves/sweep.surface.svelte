@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
-  import { ghostOf, picture, predictedPoints } from '../../curves/curve-series.ts';
+  import { ghostOf, picture, predictedBand, predictedPoints } from '../../curves/curve-series.ts';
   import CurveChart from '../../curves/CurveChart.svelte';
   import CurveFiles from '../../curves/CurveFiles.svelte';
   import CurveTable from '../../curves/CurveTable.svelte';
@@ -25,11 +25,18 @@
           ? [
               {
                 label: work.recurve.springs.map((s) => s.name).join(' + '),
-                points: predictedPoints(work.recurve.predicted, sweep.initialBtdc ?? 0, 5000)
+                points: predictedPoints(work.recurve.predicted, sweep.initialBtdc ?? 0, 5000),
+                band: predictedBand(work.recurve.predicted, sweep.initialBtdc ?? 0, 5000)
               }
             ]
           : []
     })
+  );
+  /** a curve that the readings do not settle says so */
+  const pm = (u: number | null, digits: number, unit = '') =>
+    u === null ? '± not known' : `${plusMinus(u, digits)}${unit}`;
+  const slope = $derived(
+    sweep.fit ? (1000 * (sweep.fit.fullDeg - sweep.fit.knots[0]!.deg)) / (sweep.fit.fullRpm - sweep.fit.startRpm) : 0
   );
   const title = $derived(`${session.engine.name} ${step.title}`);
 </script>
@@ -92,17 +99,17 @@
       {#if sweep.fit}
         <dl class="pairs" data-testid="fit">
           <dt>Initial, below the start</dt>
-          <dd>{sweep.initialBtdc!.toFixed(1)}° {plusMinus(sweep.uDeg, 1)}°</dd>
+          <dd>{sweep.initialBtdc!.toFixed(1)}° {pm(sweep.fit.uInitialDeg, 1, '°')}</dd>
           <dt>Advance begins at</dt>
-          <dd>{formatSpeed(sweep.fit.startRpm)} rpm</dd>
+          <dd>{formatSpeed(sweep.fit.startRpm)} rpm {pm(sweep.fit.uStartRpm, 0)}</dd>
           <dt>All in at</dt>
-          <dd>{formatSpeed(sweep.fit.fullRpm)} rpm</dd>
+          <dd>{formatSpeed(sweep.fit.fullRpm)} rpm {pm(sweep.fit.uFullRpm, 0)}</dd>
+          <dt>From start to full</dt>
+          <dd>{slope.toFixed(1)}° per 1,000 rpm {pm(sweep.fit.uSlope, 1, '°')}</dd>
           <dt>Total</dt>
           <dd>
-            {sweep.fit.fullDeg.toFixed(1)}° {#if sweep.total?.verdict}<Verdict
-                state={sweep.total.verdict.state}
-                size={13}
-              />{/if}
+            {sweep.fit.fullDeg.toFixed(1)}° {pm(sweep.total!.uDeg, 1, '°')}
+            {#if sweep.total?.verdict}<Verdict state={sweep.total.verdict.state} size={13} />{/if}
           </dd>
           {#if sweep.compare?.hysteresisDeg != null}
             <dt>Down against up</dt>
@@ -114,7 +121,12 @@
           {/if}
           {#if second && work.model}
             <dt>Prediction missed by</dt>
-            <dd>{work.model.rmsDeg.toFixed(2)}° rms, at most {Math.abs(work.model.worstDeg).toFixed(1)}°</dd>
+            <dd>
+              {work.model.rmsDeg.toFixed(2)}° rms, at most {Math.abs(work.model.worstDeg).toFixed(1)}°; {work.model
+                .within === null
+                ? 'no band was claimed'
+                : `${work.model.within} of ${work.model.n} points in its band`}
+            </dd>
           {/if}
         </dl>
       {/if}

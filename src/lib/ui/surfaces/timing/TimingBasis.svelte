@@ -1,14 +1,15 @@
 <script lang="ts">
   import type { TimingWork } from '$core/domains/timing/timing-work.ts';
   import type { SchoolWords } from '$core/job/run-sheet.ts';
+  import type { Doubt as DoubtOf } from '$core/job/narrow.ts';
   import { plusMinus, type LengthText } from '$core/job/words.ts';
   import { formatTiming } from '$core/units/format.ts';
+  import Doubt from '../Doubt.svelte';
   import type { ReadingLine } from '../../job/line.svelte.ts';
 
   interface Props {
     work: TimingWork;
-    /** what would narrow the setting most, and by how much */
-    advice: string;
+    doubt: DoubtOf;
     line: ReadingLine;
     len: LengthText;
     asksRim: boolean;
@@ -16,9 +17,8 @@
     ways: SchoolWords | undefined;
   }
   /** Where a setting comes from: what makes up its doubt, what the other ways gave, what the rim does. */
-  let { work, advice, line, len, asksRim, ways }: Props = $props();
+  let { work, doubt, line, len, asksRim, ways }: Props = $props();
   const name = (method: string) => ways?.options.find((o) => o.id === method)?.name ?? method;
-  const shown = $derived((work.budget?.shares ?? []).filter((s) => s.uDeg > 0));
 
   function readRim() {
     line.prefer = 'rim';
@@ -26,21 +26,8 @@
   }
 </script>
 
-{#if work.latest && shown.length}
-  <table data-testid="budget">
-    <caption class="only-read">What makes up the uncertainty of the setting</caption>
-    <thead><tr><th>doubt comes from</th><th class="n">±</th><th class="n">share</th></tr></thead>
-    <tbody>
-      {#each shown as s (s.name)}
-        <tr
-          ><td>{s.name}</td><td class="n">{plusMinus(s.uDeg).slice(2)}°</td><td class="n"
-            >{(100 * s.share).toFixed(0)} %</td
-          ></tr
-        >
-      {/each}
-    </tbody>
-  </table>
-  <p class="note">{advice}</p>
+{#if work.latest}
+  <Doubt {...doubt} pm={(u) => `${plusMinus(u)}°`} open={work.latest.verdict?.state !== 'in'} />
 {/if}
 {#each work.others as o (o.method)}
   <p class="note" class:bad={!o.agrees} data-testid="other-way">
@@ -63,12 +50,6 @@
 {/if}
 
 <style>
-  table {
-    margin-top: 8px;
-  }
-  td {
-    padding: 3px 10px 3px 0;
-  }
   .bad {
     color: var(--out);
     font-weight: 600;

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
   import { tdcDoubt } from '$core/domains/crank/tdc-doubt.ts';
-  import { settingAdvice } from '$core/domains/timing/timing-work.ts';
+  import { settingDoubt } from '$core/domains/timing/timing-work.ts';
   import { housingText } from '$core/domains/timing/words.ts';
   import { words } from '$core/job/index.ts';
   import { choiceOf, listOf, numberOf } from '$core/engine/engine.ts';
@@ -41,13 +41,7 @@
       : 'The data sheet sets no limits: not judged.';
     if (!work.markKnown)
       return `${asks} True TDC was not found, so the mark’s error is not taken off and nothing is judged.`;
-    if (latest.verdict?.state === 'unsure') {
-      const more =
-        latest.uMark > latest.uReading
-          ? 'Most of the doubt comes from true TDC: another pair there helps most.'
-          : 'Most of the doubt comes from this reading: repeat it without turning the housing.';
-      return `${asks} ${more}`;
-    }
+    if (latest.verdict?.state === 'unsure') return `${asks} What narrows it most stands below.`;
     return `${asks} Target ${formatTiming(work.targetBtdc!)}.`;
   });
   const repeats = $derived(line.prefer ? line.prefer === 'again' : work.nextIsRepeat);
@@ -126,7 +120,7 @@
       {#if move && latest.verdict?.state !== 'in'}<p class="move" data-testid="housing">{move}.</p>{/if}
       <TimingBasis
         {work}
-        advice={settingAdvice(
+        doubt={settingDoubt(
           latest,
           work.markKnown,
           session.reach(step.slots.find((x) => x.slot === work.slot)?.gauge ?? 'strobe'),
