@@ -3,7 +3,7 @@ import { CORE_VERSION } from '$lib/server/core-version.ts';
 import { askedOfList, fromAddress, LIST_PAGE, orFirstPage, pagesOf, wordsOf } from '$lib/server/find.ts';
 import { freshenSome } from '$lib/server/jobs/derive.ts';
 import { orError } from '$lib/server/load.ts';
-import { floorCounts, floorRows, type FloorFilter } from '$lib/server/repositories/jobs.ts';
+import { floor as floorOf, type FloorFilter } from '$lib/server/repositories/jobs.ts';
 import { z } from 'zod';
 import type { PageServerLoad } from './$types';
 
@@ -19,11 +19,11 @@ async function floor(url: URL, { who, find, page }: z.output<typeof asked>) {
     words,
     sheets: words.map((w) => runSheets.filter((s) => s.short.toLowerCase().includes(w)).map((s) => s.id))
   };
-  const read = () => floorRows(CORE_VERSION, filter, page - 1, LIST_PAGE);
-  const [first, counts] = await Promise.all([read(), floorCounts(filter)]);
+  const read = () => floorOf(CORE_VERSION, filter, page - 1, LIST_PAGE);
+  const { rows: first, counts } = await read();
   // a few rows that lag behind their log are worked out now; where they are many, each says that it is on its way
   const rows = (await freshenSome(first.filter((r) => r.behind).map((r) => r.id)))
-    ? await read()
+    ? (await read()).rows
     : orFirstPage(url, page, first);
   const jobs = rows.map((r) => ({
     id: r.id,
@@ -41,7 +41,7 @@ async function floor(url: URL, { who, find, page }: z.output<typeof asked>) {
     lastBy: r.lastBy,
     lastAt: r.lastAt?.toISOString() ?? null
   }));
-  const total = counts.reduce((t, c) => t + c.n, 0);
+  const total = Object.values(counts).reduce((t, n) => t + n, 0);
   return {
     jobs,
     filter: who,
@@ -49,6 +49,6 @@ async function floor(url: URL, { who, find, page }: z.output<typeof asked>) {
     page,
     pages: pagesOf(total),
     total,
-    ready: counts.find((c) => c.waits === 'ready')?.n ?? 0
+    ready: counts['ready'] ?? 0
   };
 }

@@ -11,10 +11,10 @@ import { derive, derivedSettled, rebuild } from '$lib/server/jobs/derive.ts';
 import { logOf } from '$lib/server/repositories/events.ts';
 import { LIST_PAGE } from '$lib/server/find.ts';
 import { CORE_VERSION } from '$lib/server/core-version.ts';
-import { floorRows } from '$lib/server/repositories/jobs.ts';
+import { floor as floorOf } from '$lib/server/repositories/jobs.ts';
 import { freshDatabase, smallWorkshop } from './support.ts';
 
-const floor = () => floorRows(CORE_VERSION, { who: null, words: [], sheets: [] }, 0, LIST_PAGE);
+const floor = async () => (await floorOf(CORE_VERSION, { who: null, words: [], sheets: [] }, 0, LIST_PAGE)).rows;
 
 let away: () => Promise<void>;
 let by: Person;

@@ -68,13 +68,6 @@ export type FloorRow = JobRow & {
   lastAt: Date | null;
 };
 
-/** Jobs that are not finished, finished ones of the last two weeks, and those that were never worked out. */
-const ON_THE_FLOOR = `
-  WITH shown AS (
-    SELECT job_id FROM job_line WHERE waits <> 'signed'
-    UNION ALL SELECT job_id FROM job_line WHERE waits = 'signed' AND last_at > now() - interval '14 days'
-    UNION ALL SELECT id FROM job n WHERE NOT EXISTS (SELECT 1 FROM job_line o WHERE o.job_id = n.id)
-  )`;
 /** Which of them are asked for: a person who opened the job or wrote in it last, and words that all stand in its row. */
 export interface FloorFilter {
   who: string | null;
@@ -83,47 +76,61 @@ export interface FloorFilter {
   /** run sheets whose name holds a word, by the word's place */
   sheets: string[][];
 }
-const FILTER = `
-  ($1::text IS NULL OR p.name = $1 OR EXISTS (
-    SELECT 1 FROM event w JOIN person wp ON wp.id = w.by_person WHERE w.job_id = j.id AND w.seq = j.last_seq AND wp.name = $1))
-  AND NOT EXISTS (
-    SELECT 1 FROM jsonb_array_elements($2::jsonb) a
-    WHERE NOT (position(a ->> 'word' in lower(concat_ws(' ', e.name, e.summary, l.next, l.waits_text))) > 0
-      OR a -> 'sheets' ? j.sheet))`;
-const filterValues = ({ who, words, sheets }: FloorFilter) => [
-  who,
-  JSON.stringify(words.map((word, k) => ({ word, sheets: sheets[k] ?? [] })))
-];
-const PLACED = `FROM shown s JOIN job j ON j.id = s.job_id JOIN person p ON p.id = j.opened_by JOIN engine e ON e.id = j.engine_id
-  LEFT JOIN job_line l ON l.job_id = j.id WHERE ${FILTER}`;
-const ORDER = 'ORDER BY l.rank NULLS FIRST, j.promised_on NULLS LAST, j.opened_at, j.id';
+
+/** A page of the floor, and how many jobs it has that wait for what. */
+export interface Floor {
+  rows: FloorRow[];
+  counts: Record<string, number>;
+}
+
+const ORDER = (t: string) => `ORDER BY ${t}.rank NULLS FIRST, ${t}.promised_on NULLS LAST, ${t}.opened_at, ${t}.id`;
 
 /**
- * A page of the floor with its derived lines: what can be done now first, then by promised day. Nothing is worked out
- * here: a row that is behind says so.
+ * Jobs that are not finished, finished ones of the last two weeks, and those that were never worked out: the ones asked for
+ * are found in one pass, and page and counts are both taken from it.
+ * @param words how many words are looked for; each takes two values, from $5 on
  */
-export const floorRows = (coreVersion: string, filter: FloorFilter, page: number, size: number) =>
-  query<FloorRow>(
-    'floor',
-    `${ON_THE_FLOOR}, placed AS (SELECT j.id ${PLACED} ${ORDER} LIMIT $3 OFFSET $4)
-     SELECT ${COLUMNS}, e.summary,
-            ${behind('j', '$5')} AS behind,
-            l.next, l.waits, l.waits_text AS "waitsText", l.rank, l.done, l.total, lp.name AS "lastBy", le.at AS "lastAt"
-     FROM placed JOIN job j ON j.id = placed.id JOIN engine e ON e.id = j.engine_id JOIN person p ON p.id = j.opened_by
-     LEFT JOIN job_line l ON l.job_id = j.id
-     LEFT JOIN event le ON le.job_id = j.id AND le.seq = j.last_seq
-     LEFT JOIN person lp ON lp.id = le.by_person
-     ${ORDER}`,
-    [...filterValues(filter), size, page * size, coreVersion]
-  );
+const floorText = (words: number): string => `
+  WITH shown AS (
+    SELECT job_id FROM job_line WHERE waits <> 'signed'
+    UNION ALL SELECT job_id FROM job_line WHERE waits = 'signed' AND last_at > now() - interval '14 days'
+    UNION ALL SELECT id FROM job n WHERE NOT EXISTS (SELECT 1 FROM job_line o WHERE o.job_id = n.id)
+  ), found AS MATERIALIZED (
+    SELECT j.id, j.promised_on, j.opened_at, l.rank, l.waits
+    FROM shown s JOIN job j ON j.id = s.job_id JOIN engine e ON e.id = j.engine_id
+    LEFT JOIN job_line l ON l.job_id = j.id${words ? HAY : ''}
+    WHERE ($1::text IS NULL
+      OR EXISTS (SELECT FROM person p WHERE p.id = j.opened_by AND p.name = $1)
+      OR EXISTS (SELECT FROM event w JOIN person wp ON wp.id = w.by_person WHERE w.job_id = j.id AND w.seq = j.last_seq AND wp.name = $1))
+      ${Array.from({ length: words }, (_, k) => `AND (position($${5 + 2 * k}::text in hay.text) > 0 OR j.sheet = ANY($${6 + 2 * k}::text[]))`).join('\n      ')}
+  ), page AS (SELECT * FROM found f ${ORDER('f')} LIMIT $2 OFFSET $3)
+  SELECT counts.of AS counts, page.id IS NOT NULL AS "onPage", ${COLUMNS}, e.summary, ${behind('j', '$4')} AS behind,
+         l.next, l.waits, l.waits_text AS "waitsText", l.rank, l.done, l.total, lp.name AS "lastBy", le.at AS "lastAt"
+  FROM (SELECT coalesce(json_object_agg(coalesce(w.waits, ''), w.n), '{}') AS of
+        FROM (SELECT waits, count(*)::int AS n FROM found GROUP BY waits) w) counts
+  LEFT JOIN page ON true
+  LEFT JOIN job j ON j.id = page.id LEFT JOIN engine e ON e.id = j.engine_id LEFT JOIN person p ON p.id = j.opened_by
+  LEFT JOIN job_line l ON l.job_id = j.id
+  LEFT JOIN event le ON le.job_id = j.id AND le.seq = j.last_seq
+  LEFT JOIN person lp ON lp.id = le.by_person
+  ${ORDER('page')}`;
+/** Everything of a row that a word may stand in, put together once a row. */
+const HAY = `
+    CROSS JOIN LATERAL (SELECT lower(concat_ws(' ', e.name, e.summary, l.next, l.waits_text)) AS text OFFSET 0) hay`;
 
-/** How many jobs the floor has, and how many wait for what. */
-export const floorCounts = (filter: FloorFilter) =>
-  query<{ waits: string | null; n: number }>(
-    'floor-counts',
-    `${ON_THE_FLOOR} SELECT l.waits, count(*)::int AS n ${PLACED} GROUP BY l.waits`,
-    filterValues(filter)
+/**
+ * A page of the floor with its derived lines, what can be done now first, then by promised day; and of all its pages how many
+ * jobs wait for what, those never worked out under ''. Nothing is worked out here: a row that is behind says so.
+ */
+export async function floor(coreVersion: string, filter: FloorFilter, page: number, size: number): Promise<Floor> {
+  const { who, words, sheets } = filter;
+  const rows = await query<FloorRow & { counts: Record<string, number>; onPage: boolean }>(
+    `floor-${words.length}`,
+    floorText(words.length),
+    [who, size, page * size, coreVersion, ...words.flatMap((w, k) => [w, sheets[k] ?? []])]
   );
+  return { counts: rows[0]?.counts ?? {}, rows: rows.filter((r) => r.onPage) };
+}
 
 export const jobsOfEngine = (engineId: string) =>
   query<JobRow & { done: number | null; total: number | null; waits: string | null }>(
