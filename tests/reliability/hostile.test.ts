@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { request, type Agent } from 'node:http';
 import { Agent as KeepAlive } from 'node:http';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { chances } from '../support/chances.ts';
+import { chances } from '../../study/chances.ts';
 import { LONG, Served } from './served.ts';
 
 /** Requests that nobody means well, made by chance from a seed: each gets an answer in time, and none of them is a 500. */

@@ -3,7 +3,7 @@ import { curveSwapSprings, type SwappedCurve } from '$core/calculations/curve/cu
 import { springRate } from '$core/calculations/spring/spring-rate.ts';
 import { advanceOf, bandOfPrediction, toldApart } from '$core/domains/curves/prediction-band.ts';
 import { predict, springOf } from '$core/domains/curves/recurve-work.ts';
-import { chances } from '../../support/chances.ts';
+import { chances } from '../../../study/chances.ts';
 import { CURVE, found, part, sweep } from '../../support/curve-jobs.ts';
 import { engineWith } from '../../support/played.ts';
 

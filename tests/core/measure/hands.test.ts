@@ -6,7 +6,7 @@ import { sampleSd } from '$core/numerics/statistics.ts';
 import { handRows } from '$core/tray/hand-rows.ts';
 import { ASSUMED_DOF, assumedScatter, learntInHand, trayInHand } from '$core/tray/hands.ts';
 import type { TrayGauge } from '$core/tray/gauge-kinds.ts';
-import { chances } from '../../support/chances.ts';
+import { chances } from '../../../study/chances.ts';
 import { GAUGES, PlayedJob } from '../../support/played.ts';
 
 const gauge = (more: Partial<TrayGauge> = {}): TrayGauge => ({

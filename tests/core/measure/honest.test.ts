@@ -18,7 +18,7 @@ import { normalQuantile } from '$core/numerics/normal.ts';
 import { stretch, studentQuantile, studentTail } from '$core/numerics/student.ts';
 import { enterGauge } from '$core/tray/enter.ts';
 import { ASSUMED_DOF, assumedScatter, inHand } from '$core/tray/hands.ts';
-import { chances } from '../../support/chances.ts';
+import { chances } from '../../../study/chances.ts';
 import { PlayedJob } from '../../support/played.ts';
 
 describe('Student’s distribution', () => {

@@ -14,6 +14,8 @@ export interface FitDoubt {
 
 /** A break is less sure than its covariance says, on the side where few points lie: our own assumption, from simulated sweeps. */
 const LOPSIDED = 1.1;
+/** So is the slope between the breaks, less so: their errors pull it both ways. From simulated sweeps as well. */
+const BENT = 1.05;
 
 const NONE: FitDoubt = { uInitialDeg: null, uTotalDeg: null, uStartRpm: null, uFullRpm: null, uSlope: null };
 
@@ -68,7 +70,7 @@ export function fitDoubt(
     uTotalDeg: Math.hypot(of(size - 1), fixedU(strobe)),
     uStartRpm: Math.hypot(1000 * LOPSIDED * of(0), gaugeU(tacho)),
     uFullRpm: Math.hypot(1000 * LOPSIDED * of(m - 1), gaugeU(tacho)),
-    uSlope: s * Math.sqrt(Math.max(0, squares))
+    uSlope: BENT * s * Math.sqrt(Math.max(0, squares))
   };
 }
 

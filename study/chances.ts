@@ -18,3 +18,5 @@ export function chances(seed: number) {
     often: (share: number): boolean => next() < share
   };
 }
+
+export type Chances = ReturnType<typeof chances>;
