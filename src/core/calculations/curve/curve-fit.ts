@@ -124,30 +124,36 @@ function refine(x: Float64Array, y: Float64Array, start: Shape, from: number, to
   const size = 2 * m;
   const range = to - from;
   let s = start;
+  const at = new Uint8Array(4);
+  const row = new Float64Array(4);
   let damping = 1e-3;
   // each accepted step at least halves the distance near the minimum: eighty are far more than are ever taken
   for (let pass = 0; pass < 80; pass++) {
     const a = new Float64Array(size * size);
     const b = new Float64Array(size);
     const w = new Float64Array(m);
-    const row = new Float64Array(size);
     for (let k = 0; k < x.length; k++) {
       const j = weights(s.breaks, x[k]!, w);
-      row.fill(0);
+      // a point stands on one level, or between two and their breaks: at most four of its terms are not nothing
+      let terms = 0;
       let f = 0;
       for (let q = 0; q < m; q++) {
-        row[m + q] = w[q]!;
+        if (w[q] === 0) continue;
         f += w[q]! * s.levels[q]!;
+        at[terms] = m + q;
+        row[terms++] = w[q]!;
       }
       if (j >= 0) {
         const slope = (s.levels[j + 1]! - s.levels[j]!) / (s.breaks[j + 1]! - s.breaks[j]!);
-        row[j] = -slope * w[j]! * range;
-        row[j + 1] = -slope * w[j + 1]! * range;
+        for (const q of [j, j + 1] as const) {
+          at[terms] = q;
+          row[terms++] = -slope * w[q]! * range;
+        }
       }
       const r = y[k]! - f;
-      for (let p = 0; p < size; p++) {
-        b[p]! += row[p]! * r;
-        for (let q = 0; q < size; q++) a[p * size + q]! += row[p]! * row[q]!;
+      for (let p = 0; p < terms; p++) {
+        b[at[p]!]! += row[p]! * r;
+        for (let q = 0; q < terms; q++) a[at[p]! * size + at[q]!]! += row[p]! * row[q]!;
       }
     }
     for (let p = 0; p < size; p++) a[p * size + p]! += damping * (a[p * size + p]! + 1e-9);
@@ -160,10 +166,10 @@ function refine(x: Float64Array, y: Float64Array, start: Shape, from: number, to
       const gain = s.rss - next.rss;
       s = next;
       damping = Math.max(1e-12, damping / 5);
-      if (gain <= 1e-14 * (s.rss + 1e-12)) break;
+      if (gain <= 1e-9 * (s.rss + 1e-12)) break;
     } else {
       damping *= 6;
-      if (damping > 1e9) break;
+      if (damping > 1e3) break;
     }
   }
   return s;
