@@ -4,7 +4,7 @@ import { formatValue } from '../units/format.ts';
 import { baseUnit, unitSign, type Quantity } from '../units/units.ts';
 import { meanParts, meanRemedies, type Doubt, type Reach } from './narrow.ts';
 import type { SettledFigure } from './settled.ts';
-import { gaugeOf, oneReading, settledOf, type Settled } from './readings.ts';
+import { byLastGauge, gaugeOf, oneReading, settledOf, type Settled } from './readings.ts';
 import type { Reading } from './replayed.ts';
 import type { Slot, Step } from './run-sheet.ts';
 import type { JobState, StepView } from './domain.ts';
@@ -51,7 +51,7 @@ export function judgedSlot(engine: Engine, readings: readonly Reading[], slot: S
  */
 export function judgedDoubt(readings: readonly Reading[], slot: Slot, reach: Reach): Doubt | null {
   const all = readings.filter((r) => r.slot === slot.slot);
-  const mine = slot.combine === 'last' ? all.slice(-1) : all;
+  const mine = slot.combine === 'last' ? all.slice(-1) : byLastGauge(all);
   const first = mine[0];
   if (!first || slot.gauge === 'eye') return null;
   const gauge = gaugeOf(first);

@@ -16,9 +16,18 @@ export interface Settled {
 /** The gauge of a reading in the hand that took it. */
 export const gaugeOf = (r: Reading): Gauge => inHand(r.gauge, r);
 
+/**
+ * Of readings of one thing those with the gauge that was read last: another gauge is another measurement, with a fixed error
+ * and a step of its own, and a mean of both would have the doubt of neither.
+ */
+export function byLastGauge<R extends Pick<Reading, 'gauge'>>(readings: readonly R[]): R[] {
+  const last = readings[readings.length - 1]?.gauge?.id;
+  return readings.filter((r) => r.gauge?.id === last);
+}
+
 /** Mean of the readings of a slot with what hand, step and accuracy make of it; null without any. */
 export function settledOf(readings: readonly Reading[], slot: string): Settled | null {
-  const mine = readings.filter((r) => r.slot === slot);
+  const mine = byLastGauge(readings.filter((r) => r.slot === slot));
   if (mine.length === 0) return null;
   const values = mine.map((r) => r.value);
   const { u, unknown } = repeatedU(sampleSd(values), values.length, gaugeOf(mine[0]!));

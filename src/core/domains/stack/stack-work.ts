@@ -10,7 +10,7 @@ import { judgedSlot, type Judged as JudgedFigure } from '../../job/judged.ts';
 import { slots } from './slots.ts';
 import { choiceOf, lastOf, numberOf, readingsOf, settledOf } from './vocabulary.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
-import { gaugeOf, oneReading, partsOfSum, type Settled } from '../../job/readings.ts';
+import { byLastGauge, gaugeOf, oneReading, partsOfSum, type Settled } from '../../job/readings.ts';
 import { partsTaken } from '../../job/taken.ts';
 import type { Part } from '../../tray/part-kinds.ts';
 
@@ -80,8 +80,8 @@ export function stackWork(engine: Engine, r: Replayed): StackWork {
   const { readings } = r;
   const min = numberOf(engine, 'floatMinMm') ?? null;
   const max = numberOf(engine, 'floatMaxMm') ?? null;
-  const washers = readingsOf(readings, 'washer');
-  const gaps = readingsOf(readings, 'gap').map((reading) => ({
+  const washers = byLastGauge(readingsOf(readings, 'washer'));
+  const gaps = byLastGauge(readingsOf(readings, 'gap')).map((reading) => ({
     reading,
     blades: partsOfSum(reading),
     sumMm: reading.value

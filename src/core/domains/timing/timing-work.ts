@@ -7,7 +7,7 @@ import { staticAdjust, type HousingMove } from '../../calculations/static-timing
 import type { Engine } from '../../engine/engine.ts';
 import { meanParts, meanRemedies, type Doubt, type NamedGauge, type Part, type Remedy } from '../../job/narrow.ts';
 import { limitsOf } from '../../job/judged.ts';
-import { gaugeOf } from '../../job/readings.ts';
+import { byLastGauge, gaugeOf } from '../../job/readings.ts';
 import type { RunSheet, Slot } from '../../job/run-sheet.ts';
 import { slotOfWay } from './slots.ts';
 import { choiceOf, numberOf } from './vocabulary.ts';
@@ -18,6 +18,8 @@ import type { Reading, Replayed } from '../../job/replayed.ts';
 export interface SettingRow {
   n: number;
   readings: Reading[];
+  /** those of them that count: with the gauge read last */
+  counted: Reading[];
   /** mean as read, before TDC */
   readBtdc: number;
   /** after the mark's error is taken off; the same when the mark's error is not known */
@@ -127,7 +129,7 @@ function othersOf(
 
 const partsOf = (row: SettingRow, markKnown: boolean): Part[] => [
   ...meanParts(
-    row.readings.map((r) => r.value),
+    row.counted.map((r) => r.value),
     row.gauge
   ),
   ...(markKnown ? [{ name: 'where true TDC lies', u: row.uMark }] : [])
@@ -145,10 +147,10 @@ export function settingDoubt(
   ofTdc: readonly Remedy[]
 ): Doubt {
   const of = meanRemedies(
-    row.readings.map((r) => r.value),
+    row.counted.map((r) => r.value),
     row.gauge,
     reach,
-    { rest: row.uMark, gaugeId: row.readings.find((r) => r.gauge)?.gauge?.id }
+    { rest: row.uMark, gaugeId: row.counted[0]?.gauge?.id }
   );
   const tdc = ofTdc.map(({ what, u }) => ({ what: `at true TDC, ${what}`, u: Math.hypot(row.uReading, u) }));
   return { parts: partsOf(row, markKnown), remedies: [...of, ...tdc] };
@@ -181,8 +183,9 @@ interface Limits {
 }
 
 function setting(n: number, readings: Reading[], engine: Engine, mark: MarkError | null, lim: Limits): SettingRow {
-  const gauge = gaugeOf(readings.find((r) => r.gauge !== null) ?? readings[0]!);
-  const all = gaugeCombine({ readings: readings.map((r) => r.value), gauge });
+  const counted = byLastGauge(readings);
+  const gauge = gaugeOf(counted[0]!);
+  const all = gaugeCombine({ readings: counted.map((r) => r.value), gauge });
   const uMark = mark?.uDeg ?? 0;
   const btdc = all.mean - (mark?.errorDeg ?? 0);
   const uDeg = Math.hypot(all.u, uMark);
@@ -190,6 +193,7 @@ function setting(n: number, readings: Reading[], engine: Engine, mark: MarkError
   return {
     n,
     readings,
+    counted,
     readBtdc: all.mean,
     btdc,
     uDeg,

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { byLastGauge } from '$core/job/readings.ts';
   import type { Reading } from '$core/job/replayed.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import ReadingText from '../job/ReadingText.svelte';
@@ -30,13 +31,15 @@
     <tbody>
       {#each slots as s (s.slot)}
         {@const mine = readings.filter((r) => r.slot === s.slot)}
+        {@const counted = s.combine === 'mean' ? byLastGauge(mine) : mine}
         {@const next = line?.aim?.as === s.slot}
         {#each mine as r, k (r.id)}
           <tr class:next={next && k === mine.length - 1}
             ><td
               >{#if k === 0}{@render name(s)}{/if}</td
             ><td class="n"><ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} /></td><td
-              class="quiet by">{r.by.name}</td
+              class="quiet by"
+              >{counted.includes(r) ? r.by.name : `${r.gauge?.name ?? 'no gauge named'}: not counted`}</td
             ></tr
           >
         {:else}

@@ -95,6 +95,7 @@
             <td class="n"
               >{#each r.readings as x (x.id)}<div>
                   <ReadingText reading={x} {prefs} unsent={session.unsent.has(x.id)} {onamend} />
+                  {#if !r.counted.includes(x)}<span class="quiet">another gauge: not counted</span>{/if}
                 </div>{/each}</td
             >
             <td class="n"
