@@ -72,6 +72,13 @@ what lies beyond, or *out* of what lies inside; on the limit itself *in* and *ou
 
 ${limits.map((l) => nearLimit(l, plot)).join('\n\n')}
 
+## What is wider on purpose
+
+Signs of the stroke that share a cause count as one witness (compression felt and a valve seen closed are independent; two
+valves of one camshaft are not). Where such signs happen to be independent after all, what is said of the stroke stays nearer
+to *not proved* than it need: of answers given as 15 % sure, 3 % were right. No formula knows which of the two is the case, and
+a distributor fitted half a turn out costs more than one more sign that is looked for.
+
 ## What a further reading is worth
 
 The ± of a mean as a multiple of the hand's scatter, by a fine gauge. A hand of which nothing is known states nothing after
