@@ -29,7 +29,6 @@ test('a setting by two readings that scatter is narrowed by what is advised', as
   await open(page, `/jobs/${jobId}`);
   await page.getByRole('button', { name: /Time and prove/ }).click();
   await page.getByRole('button', { name: /Initial timing by strobe/ }).click();
-  await page.getByLabel('Gauge').selectOption('strobe');
   await type(page, '10b');
   await page.getByLabel('it repeats this setting').check();
   await type(page, '6b');
@@ -59,7 +58,6 @@ test('an end float by one place is narrowed by what is advised', async ({ page, 
   for (const w of ['1.60', '1.61', '1.60']) await type(page, w);
   await page.keyboard.press('d');
   await page.keyboard.press('d');
-  await page.getByLabel('Gauge').selectOption('blades-wide');
   await type(page, '0.50 + 0.48 + 0.40');
   await expect(page.getByTestId('budget').first()).toContainText('the blades’ own ±');
   const first = await told(page);

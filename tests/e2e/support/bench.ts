@@ -51,17 +51,7 @@ export async function type(page: Page, text: string): Promise<void> {
   await page.locator('#main').focus();
   await page.keyboard.type(text, { delay: 4 });
   await page.keyboard.press('Enter');
-  await nameTheGauge(page);
   await expect(lineOf(page)).toHaveValue('');
-}
-
-/** Where several gauges of a kind are in the tray a job asks once which of them it is: that of the bench. */
-async function nameTheGauge(page: Page): Promise<void> {
-  if ((await page.getByText(/^With which /).count()) === 0) return;
-  const gauge = page.getByLabel('Gauge');
-  const ours = await gauge.getByRole('option').filter({ hasText: 'of the bench' }).first().getAttribute('value');
-  await gauge.selectOption(ours);
-  await lineOf(page).press('Enter');
 }
 
 /** Marks the step in hand as done and waits for the next. */

@@ -53,12 +53,16 @@ export async function workshop(
   try {
     for (const id of people)
       await c.query('INSERT INTO person (id, name) VALUES ($1, $1) ON CONFLICT DO NOTHING', [id]);
-    for (const [id, kind, resolution, accuracy] of [
+    const own = more.gauges ?? [];
+    const usual: typeof own = [
       ['wheel', 'wheel', 0.5, 0.25],
       ['dial', 'dial', 0.01, 0.02],
-      ['strobe', 'strobe', 0, 0.5],
-      ...(more.gauges ?? [])
-    ])
+      ['strobe', 'strobe', 0, 0.5]
+    ];
+    const tray = [...usual.filter(([, kind]) => !own.some(([, k]) => k === kind)), ...own];
+    // a tray of its own: among several gauges of a kind a job asks which it is
+    await c.query('DELETE FROM gauge WHERE NOT id = ANY($1)', [tray.map(([id]) => id)]);
+    for (const [id, kind, resolution, accuracy] of tray)
       await c.query(
         'INSERT INTO gauge (id, name, kind, resolution, accuracy, scatter, scatter_dof) VALUES ($1, $2, $3, $4, $5, $6, 20) ON CONFLICT DO NOTHING',
         // a name that no test gives by hand
