@@ -245,7 +245,7 @@ const lazyDown: [number, number][] = [
 ];
 
 const strobed = (initial: string, curve: [number, number][]): Line[] => [
-  ...done('intake', 'marks', 'strobe-on', 'hose', 'sweep-list', 'start'),
+  ...done('intake', 'marks', 'secure', 'strobe-on', 'hose', 'sweep-list', 'start'),
   { read: initial, step: 'strobe', slot: 'strobe' },
   ...done('strobe'),
   ...swept('sweep', ...curve)
@@ -387,7 +387,7 @@ export const jobs: DemoJob[] = [
     opened: '2026-11-19T09:00:00Z',
     promised: '2026-12-02',
     lines: [
-      ...done('intake', 'free'),
+      ...done('intake', 'secure', 'free'),
       { read: '0.40', step: 'gap', slot: 'contact-gap' },
       { read: '38', step: 'gap', slot: 'dwell' },
       ...done('gap'),
@@ -406,7 +406,7 @@ export const jobs: DemoJob[] = [
     opened: '2026-11-24T12:00:00Z',
     promised: '2026-11-27',
     lines: [
-      ...done('intake', 'free', 'strobe-on', 'hose', 'sweep-list', 'start'),
+      ...done('intake', 'secure', 'free', 'strobe-on', 'hose', 'sweep-list', 'start'),
       ...swept('baseline', ...lazyUp, ...lazyDown),
       ...done('baseline'),
       { choose: 'load', option: 'mixed' },
@@ -578,7 +578,7 @@ export const jobs: DemoJob[] = [
     by: 'Tobias Renn',
     opened: '2026-11-25T08:20:00Z',
     promised: '2026-12-02',
-    lines: done('intake', 'marks', 'strobe-on', 'hose', 'sweep-list')
+    lines: done('intake', 'marks', 'secure', 'strobe-on', 'hose', 'sweep-list')
   },
   {
     key: 'generator-static-2026',

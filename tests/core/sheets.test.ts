@@ -42,9 +42,17 @@ const rules = manifests.flatMap((m) => m.rules);
 
 describe('interlocks', () => {
   it('are raised by the states they watch, people first', () => {
-    const on = new Set(['distributor-out', 'crank-at-reference', 'barring-tool-fitted', 'battery-isolated']);
-    const up = byHarm(raised(rules, on));
-    expect(up.map((r) => r.id)).toEqual(['IL.15', 'IL.01s', 'IL.01']);
+    const on = new Set([
+      'distributor-out',
+      'witness-marks',
+      'crank-at-reference',
+      'slack-taken-up',
+      'barring-tool-fitted',
+      'battery-isolated'
+    ]);
+    const up = byHarm(raised(rules, on, { r: { facts: new Map(), chosen: new Map() }, engine: engineWith(SHEET) }));
+    const dangers = up.filter((r) => r.on.length > 0).map((r) => r.id);
+    expect(dangers).toEqual(['IL.15', 'IL.01s', 'IL.04', 'IL.01']);
   });
   it('each say what to do if it happened all the same', () => {
     expect(rules.filter((r) => r.ifItHappened.length < 10 || r.because.length < 10)).toEqual([]);

@@ -185,12 +185,12 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     for (const s of ['Number-one tower', 'Clamp bolt started', 'Seal on', 'Oil-pump shaft', 'Oil-pump slot'])
       await done(page, s);
     await expect(
-      page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Drive out: do not turn the crank')
+      page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Distributor out: no starter')
     ).toBeVisible();
     await done(page, 'Rotor led');
-    await expect(page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Drive out')).toHaveCount(
-      0
-    );
+    await expect(
+      page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Distributor out')
+    ).toHaveCount(0);
     await page.getByRole('button', { name: 'It went right down' }).click();
     for (const s of [
       'Seated on its face',

@@ -111,9 +111,7 @@ test('too close to call is a state with what to do about it', async ({ page, con
     'Too close to call: leave the housing as it stands and narrow the doubt'
   );
   await expect(page.getByTestId('result')).toContainText('too close to call');
-  await expect(page.getByRole('note', { name: 'What it rests on' })).toContainText(
-    'Most of the doubt comes from this reading'
-  );
+  await expect(page.getByRole('note', { name: 'What it rests on' })).toContainText('What narrows it most stands below');
 });
 
 test('the server gone in the middle: the reading stays as unsent, survives a reload, is retried, and lands once', async ({

@@ -296,7 +296,7 @@ test('a different distributor with a blocked housing: another tooth and tower, c
   await type(page, '31');
   await done(page, 'Distributor out');
   await expect(
-    page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Drive out: do not turn the crank')
+    page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Distributor out: do not turn the crank')
   ).toBeVisible();
   await say(api, A, jobId, ...finished('pump-shaft', 'cover', 'hold'));
   await say(

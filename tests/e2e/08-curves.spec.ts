@@ -128,7 +128,7 @@ test('a lazy curve, brought in from a file, is diagnosed; a bad line is named an
   test.setTimeout(60_000);
   await be(context, 'vera-lock', A);
   const { jobId } = await workshop(['vera-lock'], [], { sheet: 'strobe-timing', values, gauges });
-  await say(context.request, A, jobId, ...finished('intake', 'marks', 'strobe-on', 'sweep-list', 'start'));
+  await say(context.request, A, jobId, ...finished('intake', 'marks', 'secure', 'strobe-on', 'sweep-list', 'start'));
   await say(context.request, A, jobId, {
     kind: 'reading',
     step: 'strobe',
@@ -243,7 +243,7 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
     stops: inputs.tray.stops
   });
   const api = context.request;
-  await say(api, A, jobId, ...finished('intake', 'free', 'strobe-on', 'sweep-list', 'start'));
+  await say(api, A, jobId, ...finished('intake', 'secure', 'free', 'strobe-on', 'sweep-list', 'start'));
   await say(api, A, jobId, ...sweep('baseline', [...inputs.up, ...inputs.down]));
   await open(page, `${A}/jobs/${jobId}`);
   await expect(head(page)).toHaveText('Lazy by 5.8° at 2,400, sticky coming down by 3.2°');
@@ -422,7 +422,7 @@ test('a tray of six hundred springs is searched without holding the screen up, w
     springs: many,
     stops: inputs.tray.stops
   });
-  await say(context.request, A, jobId, ...finished('intake', 'free', 'strobe-on', 'sweep-list', 'start'));
+  await say(context.request, A, jobId, ...finished('intake', 'secure', 'free', 'strobe-on', 'sweep-list', 'start'));
   await say(context.request, A, jobId, ...sweep('baseline', [...inputs.up, ...inputs.down]));
   await open(page, `${A}/curves/${engineId}`);
   const status = page.locator('section', { hasText: 'Springs and stop for this target' });

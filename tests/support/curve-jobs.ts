@@ -56,6 +56,6 @@ export function sweep(
 }
 export const found = (values = CURVE) => {
   const job = new PlayedJob(engineWith(values), 'recurve');
-  job.done('intake', 'free', 'strobe-on', 'sweep-list', 'start');
+  job.done('intake', 'secure', 'free', 'strobe-on', 'sweep-list', 'start');
   return sweep(job, 'baseline', [...inputs.up, ...inputs.down]);
 };

@@ -45,8 +45,17 @@ export const sentences = {
   'values-missing': (f: { step: string; what: string }) =>
     `"${f.step}" cannot be worked out: the data sheet has no ${f.what}. Enter it with its source, or skip the step and say why.`,
   'not-proved': (f: { step: string; what: string }) => `"${f.step}" is not settled: ${f.what}.`,
-  'never-overrule': (f: { flags: string }) =>
-    `This can hurt someone or break something and is not overruled with a reason: ${f.flags}. Make it so, and say that it is.`,
+  'never-overrule': (f: { flags: string }) => `This cannot be overruled. Put it right first: ${f.flags}.`,
+  'never-while': (f: { never: string; because: string; first: string }) =>
+    `${f.never} Why: ${f.because} Put it right first: ${f.first}.`,
+  'only-with-reason': (f: { never: string; because: string; first: string }) =>
+    `${f.never} Why: ${f.because} Put it right first: ${f.first}. Or go on all the same, and say why.`,
+  'say-what-was-seen': (f: { state: string }) =>
+    `"${f.state}" is not ticked off. Go and look, then say what was seen and, if it was somebody else, by whom.`,
+  'only-by-its-step': (f: { state: string; step: string }) =>
+    `"${f.state}" is counted or measured, not said: it comes from "${f.step}".`,
+  'no-such-rule': (_: object) => 'No such rule is raised on this job now.',
+  'nothing-to-lift': (_: object) => 'There is nothing in mesh on this job that could be lifted.',
   'not-undoable': (_: object) => 'That was already undone, or is not in this log.',
   'no-such-choice': (f: { what: string }) => `There is no such choice: ${f.what}.`,
   'no-such-gauge': (_: object) => 'That gauge is not in the tray any more: choose another.',

@@ -5,7 +5,8 @@ import type { Quantity } from '../units/units.ts';
 import { surfaceOf, type JobState, type StepView } from './domain.ts';
 import type { EventBody, JobEvent } from './events.ts';
 import { possible } from './possible.ts';
-import { labelOf, slotOf, type RunSheet, type Slot, type Step } from './run-sheet.ts';
+import { forbidding, putRight, ruleText } from './rules.ts';
+import { labelOf, slotOf, type Act, type RunSheet, type Slot, type Step } from './run-sheet.ts';
 import { missingValues } from './state.ts';
 import { lower } from './texts.ts';
 
@@ -19,8 +20,12 @@ type Answer = Result<null>;
 export function admit(state: JobState, engine: Engine, log: readonly JobEvent[], e: EventBody): Answer {
   const { flags } = state.sheet.words;
   switch (e.kind) {
-    case 'reading':
-      return takesReading(state.sheet, e);
+    case 'reading': {
+      const taken = takesReading(state.sheet, e);
+      return taken.ok
+        ? withStep(state, e.step, (v) => free(state, v.step.id, slotOf(v.step, e.slot)?.acts ?? []))
+        : taken;
+    }
     case 'amend': {
       const replaced = state.readings.find((r) => r.id === e.replaces);
       return replaced ? possible(replaced.quantity, e.value) : fail('no-such-reading', 'replaces', {});
@@ -33,9 +38,7 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
     case 'override': {
       const strange = e.flags.find((f) => !flags[f]);
       if (strange !== undefined) return fail('no-such-choice', 'flags', { what: strange });
-      const hard = e.flags.filter((f) => flags[f]!.hard);
-      if (hard.length > 0) return fail('never-overrule', 'flags', { flags: hard.map((f) => flags[f]!.on).join(', ') });
-      return withStep(state, e.step, () => yes);
+      return withStep(state, e.step, (v) => mayBeOverruled(state, v, e));
     }
     case 'choose':
       return optionsOf(state, e.school).includes(e.option)
@@ -59,10 +62,15 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
       return done ? fail('not-undoable', 'undoes', {}) : yes;
     }
     case 'say':
-      return flags[e.flag] ? yes : fail('no-such-choice', 'flag', { what: e.flag });
+      return maySay(state, e);
+    case 'happened':
+      return state.raised.some((r) => r.id === e.rule) ? yes : fail('no-such-rule', 'rule', {});
+    case 'lift':
+      return state.flags.has('gear-meshed') ? yes : fail('nothing-to-lift', 'kind', {});
+    case 'crank':
+      return free(state, null, e.move === 'backward' ? ['turns-crank', 'turns-back'] : ['turns-crank']);
     case 'remark':
     case 'sign':
-    case 'crank':
       return yes;
   }
 }
@@ -79,9 +87,61 @@ function withStep(state: JobState, id: string, then: (v: StepView) => Answer): A
   return v ? then(v) : fail('no-such-step', 'step', { step: id });
 }
 
+/**
+ * Whether nothing that is raised forbids these deeds now. Harm to a person or a machine refuses them; harm to the result
+ * lets them go with a reason, which was given for this step.
+ */
+function free(state: JobState, step: string | null, acts: readonly Act[]): Answer {
+  if (acts.length === 0) return yes;
+  const reasoned = state.replayed.overrides.filter((o) => o.step === step).flatMap((o) => o.rules ?? []);
+  const rule = forbidding(state.raised, acts, new Set(reasoned));
+  if (!rule) return yes;
+  const { never } = ruleText(rule);
+  const facts = { never, because: rule.because, first: putRight(rule, state.sheet.words.flags).replace(/\.$/, '') };
+  // a crank that was turned is no step that a reason could be given for: it is said at the bar
+  return fail(rule.harm === 'result' && step !== null ? 'only-with-reason' : 'never-while', 'step', facts);
+}
+
+/** The rules that a reason lets go at this step now: what they forbid harms the result alone. */
+export const reasonable = (state: JobState, step: Step): string[] =>
+  state.raised.filter((r) => r.harm === 'result' && r.forbids.some((a) => step.acts.includes(a))).map((r) => r.id);
+
+function mayBeOverruled(state: JobState, v: StepView, e: { flags: string[]; rules?: string[] }): Answer {
+  const { flags } = state.sheet.words;
+  const hard = e.flags.filter((f) => flags[f]!.hard);
+  // of a pair of words the one that must become true is asked for, never the other
+  const first = hard.map((f) => (flags[f]!.danger ? flags[f]!.off : flags[f]!.on));
+  if (first.length > 0) return fail('never-overrule', 'flags', { flags: first.join(', ') });
+  for (const id of e.rules ?? []) {
+    const rule = state.raised.find((r) => r.id === id);
+    if (!rule) return fail('no-such-rule', 'rules', {});
+    if (rule.harm !== 'result')
+      return fail('never-while', 'rules', {
+        never: ruleText(rule).never,
+        because: rule.because,
+        first: putRight(rule, flags)
+      });
+  }
+  return yes;
+}
+
+/** A state said by hand: one that keeps people or machines whole is said with what was seen, or comes from its step alone. */
+function maySay(state: JobState, e: { flag: string; on: boolean; seen?: string }): Answer {
+  const f = state.sheet.words.flags[e.flag];
+  if (!f) return fail('no-such-choice', 'flag', { what: e.flag });
+  const makesSafe = f.danger ? !e.on : e.on;
+  if (!f.hard || !makesSafe) return yes;
+  const words = f.danger ? f.off : f.on;
+  const giver = state.sheet.steps.find((s) => (f.danger ? s.clears : s.sets).includes(e.flag));
+  if (f.counted && giver) return fail('only-by-its-step', 'flag', { state: words, step: giver.title });
+  return e.seen === undefined ? fail('say-what-was-seen', 'seen', { state: words }) : yes;
+}
+
 function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
   const { step } = v;
   const { flags } = state.sheet.words;
+  const allowed = free(state, step.id, step.acts);
+  if (!allowed.ok) return allowed;
   if (v.missing.length > 0 || v.stillOn.length > 0) {
     const needs = [...v.missing.map((f) => flags[f]!.off), ...v.stillOn.map((f) => flags[f]!.on)].join(', ');
     return fail('step-blocked', 'step', { step: step.title, needs });

@@ -3,6 +3,7 @@ import type { Field } from '../engine/fields.ts';
 import { partKinds } from '../tray/part-kinds.ts';
 import { resultText } from './figure-text.ts';
 import { settledFigures } from './figures.ts';
+import { ruleOf } from './rules.ts';
 import { slotOf } from './run-sheet.ts';
 import type { JobState } from './domain.ts';
 import { partsTaken } from './taken.ts';
@@ -17,6 +18,10 @@ export interface Card {
   /** parts taken from the tray that are on the job now */
   parts: string[];
   open: { what: string; why: string }[];
+  /** states that were said by hand, with what was seen and by whom */
+  said: { state: string; seen: string; by: string }[];
+  /** steps as they were done: by whom and when; at, as it was logged */
+  steps: { title: string; state: 'done' | 'skipped'; by: string; at: string }[];
   done: number;
   total: number;
 }
@@ -70,7 +75,23 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
         }),
       ...answers(state)
     ],
+    said: [...state.replayed.seen].map(([flag, e]) => ({
+      state: words.flags[flag]?.[e.on ? 'on' : 'off'] ?? flag,
+      seen: e.seen!,
+      by: e.by.name
+    })),
+    steps: state.steps.flatMap(({ step, mark }) =>
+      mark ? [{ title: step.title, state: mark.state, by: mark.by.name, at: mark.at }] : []
+    ),
     open: [
+      ...state.replayed.happened.map((e) => {
+        const rule = ruleOf(state.sheet, e.rule);
+        return {
+          what: rule?.bar ?? e.rule,
+          why: `it happened${e.note ? ` (${e.note})` : ''}. ${rule?.ifItHappened ?? ''}`
+        };
+      }),
+      ...stillToDo(state),
       ...state.steps
         .filter((s) => s.state === 'skipped')
         .map((s) => ({ what: s.step.title, why: `skipped: ${s.mark!.reason}` })),
@@ -85,6 +106,18 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
     ],
     ...state.progress
   };
+}
+
+/** What a job that is not closed leaves: steps to go, and figures that are out or too close to call. */
+function stillToDo(state: JobState): Card['open'] {
+  const left = state.steps.filter((s) => s.state !== 'done' && s.state !== 'skipped' && s.state !== 'not-needed');
+  const unsettled = settledFigures(state).filter((f) => f.verdict === 'out' || f.verdict === 'unsure');
+  return [
+    ...(left.length && !state.closed
+      ? [{ what: `${left.length} step${left.length === 1 ? '' : 's'} to go`, why: `next: ${left[0]!.step.title}` }]
+      : []),
+    ...unsettled.map((f) => ({ what: f.label, why: verdictWord[f.verdict!] }))
+  ];
 }
 
 /** What was answered with a word at the steps that ask so. */

@@ -48,6 +48,9 @@ export interface JobState<W = any, S extends string = any> {
   /** index of the step to do now; null when all is done */
   current: number | null;
   flags: ReadonlySet<string>;
+  /** every rule that holds now */
+  raised: Rule[];
+  /** those of them that stand as bars: dangers, and what the step in hand must wait for */
   interlocks: Rule[];
   schools: Record<S, ChosenSchool>;
   /** the timing that the crank is brought to, degrees before TDC; null where the sheet has none or its value is missing */
@@ -124,7 +127,7 @@ export interface Domain<W = any, S extends string = any> {
   /** what is improbable about a figure, as a question to ask once; by slot */
   doubts?: Record<string, (t: Typed<JobState<W, S>>) => string | null>;
   /** what an event does to the states, beyond its step's own */
-  replays?: (r: Replayed, e: JobEvent, step: Step | undefined) => void;
+  replays?: (r: Replayed, e: JobEvent, step: Step | undefined, happened: Rule | undefined) => void;
   /** further lines of the card */
   card?: (state: JobState<W, S>, len: LengthText) => { label: string; value: string }[];
 }

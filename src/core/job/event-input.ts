@@ -27,7 +27,9 @@ export const eventInput = z.discriminatedUnion('kind', [
   z.strictObject({ id, kind: z.literal('choose'), school: short, option: short }),
   z.strictObject({ id, kind: z.literal('sign'), sign: z.enum(signKinds), seen: z.boolean().nullable() }),
   z.strictObject({ id, kind: z.literal('fact'), fact: short, value: z.boolean() }),
-  z.strictObject({ id, kind: z.literal('say'), flag: short, on: z.boolean() }),
+  z.strictObject({ id, kind: z.literal('say'), flag: short, on: z.boolean(), seen: text.optional() }),
+  z.strictObject({ id, kind: z.literal('happened'), rule: short, note: text.optional() }),
+  z.strictObject({ id, kind: z.literal('lift') }),
   z.strictObject({
     id,
     kind: z.literal('crank'),
@@ -46,7 +48,16 @@ export const eventInput = z.discriminatedUnion('kind', [
       .max(40)
       .refine((p) => p.every((x, k) => k === 0 || x.rpm > p[k - 1]!.rpm), 'the speeds of a target must rise')
   }),
-  z.strictObject({ id, kind: z.literal('override'), step: short, flags: z.array(short).min(1), reason: text }),
+  z
+    .strictObject({
+      id,
+      kind: z.literal('override'),
+      step: short,
+      flags: z.array(short),
+      rules: z.array(short).max(20).optional(),
+      reason: text
+    })
+    .refine((o) => o.flags.length > 0 || (o.rules?.length ?? 0) > 0, 'say what is overruled'),
   z.strictObject({ id, kind: z.literal('remark'), text, step: short.optional() }),
   z.strictObject({ id, kind: z.literal('undo'), undoes: id })
 ]);

@@ -39,11 +39,13 @@ export type EventBody =
   | { kind: 'choose'; school: string; option: string }
   | { kind: 'sign'; sign: SignKind; seen: boolean | null }
   | { kind: 'fact'; fact: string; value: boolean }
-  | { kind: 'say'; flag: string; on: boolean }
+  | { kind: 'say'; flag: string; on: boolean; seen?: string }
+  | { kind: 'happened'; rule: string; note?: string }
+  | { kind: 'lift' }
   | { kind: 'crank'; crankDeg: number | null; move: 'forward' | 'backward' | 'unknown' }
   | { kind: 'take'; step: string; part: PartKind; parts: Part[] }
   | { kind: 'target'; step: string; points: { rpm: number; deg: number }[] }
-  | { kind: 'override'; step: string; flags: string[]; reason: string }
+  | { kind: 'override'; step: string; flags: string[]; rules?: string[]; reason: string }
   | { kind: 'remark'; text: string; step?: string }
   | { kind: 'undo'; undoes: string };
 

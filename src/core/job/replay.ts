@@ -2,7 +2,8 @@ import { choiceOf, type Engine } from '../engine/engine.ts';
 import type { Domain } from './domain.ts';
 import type { EventOf, JobEvent } from './events.ts';
 import type { Reading, Replayed } from './replayed.ts';
-import type { RunSheet, Step } from './run-sheet.ts';
+import { ruleOf } from './rules.ts';
+import type { Act, RunSheet, Step } from './run-sheet.ts';
 
 type Written = Exclude<JobEvent, { kind: 'undo' | 'amend' }>;
 
@@ -30,6 +31,8 @@ export function replay(
     takes: [],
     target: null,
     crank: [],
+    happened: [],
+    seen: new Map(),
     undone,
     last: log[log.length - 1] ?? null
   };
@@ -49,9 +52,10 @@ export function replay(
         const reading = readingOf(e);
         readings.set(e.id, reading);
         r.readings.push(reading);
-      } else apply(r, steps, flagOf, e);
+      } else apply(r, { sheet, steps, flagOf }, e);
       const step = 'step' in e && e.step !== undefined ? steps.get(e.step) : undefined;
-      for (const hook of hooks) hook(r, e, step);
+      const happened = e.kind === 'happened' ? ruleOf(sheet, e.rule) : undefined;
+      for (const hook of hooks) hook(r, e, step, happened);
     }
   }
   return r;
@@ -81,16 +85,17 @@ function readingOf(e: EventOf<'reading'>): Reading {
   return { id, step, slot, quantity, text, unit, value, resolution, gauge, by, at, seq, basis: id, replaced: [] };
 }
 
-function apply(
-  r: Replayed,
-  steps: Map<string, Step>,
-  flagOf: Map<string, string>,
-  e: Exclude<Written, { kind: 'reading' }>
-): void {
+interface Book {
+  sheet: RunSheet;
+  steps: Map<string, Step>;
+  flagOf: Map<string, string>;
+}
+
+function apply(r: Replayed, { sheet, steps, flagOf }: Book, e: Exclude<Written, { kind: 'reading' }>): void {
   switch (e.kind) {
     case 'done':
       r.marks.set(e.step, { state: 'done', at: e.at, by: e.by });
-      complete(r, steps.get(e.step));
+      complete(r, sheet, steps.get(e.step));
       break;
     case 'skip':
       r.marks.set(e.step, { state: 'skipped', at: e.at, by: e.by, reason: e.reason });
@@ -120,8 +125,20 @@ function apply(
     }
     case 'say':
       r.flags.set(e.flag, e.on);
+      if (e.seen === undefined) r.seen.delete(e.flag);
+      else r.seen.set(e.flag, e);
+      break;
+    case 'happened': {
+      const rule = ruleOf(sheet, e.rule);
+      r.happened.push(e);
+      for (const f of rule?.loses ?? []) r.flags.set(f, false);
+      break;
+    }
+    case 'lift':
+      for (const f of lostBy(sheet, ['lifts-unit'])) r.flags.set(f, false);
       break;
     case 'crank':
+      for (const f of lostBy(sheet, ['turns-crank'])) r.flags.set(f, false);
       r.crank.push(e);
       break;
     case 'override':
@@ -139,16 +156,24 @@ function apply(
   }
 }
 
+/** States that fall with one of these deeds. */
+const lostBy = (sheet: RunSheet, acts: readonly Act[]): string[] =>
+  acts.length === 0
+    ? []
+    : Object.entries(sheet.words.flags).flatMap(([f, w]) => (w.lostBy?.some((a) => acts.includes(a)) ? [f] : []));
+
 /** A step's states come on and go off, and what they were is kept for opening it again. */
-function complete(r: Replayed, step: Step | undefined): void {
+function complete(r: Replayed, sheet: RunSheet, step: Step | undefined): void {
   if (!step) return;
   const changes: [string, boolean][] = [
+    // what its deeds undo first: a step may lose a state and give it again
+    ...lostBy(sheet, step.acts).map((f): [string, boolean] => [f, false]),
     ...step.sets.map((f): [string, boolean] => [f, true]),
     ...step.clears.map((f): [string, boolean] => [f, false])
   ];
   r.before.set(
     step.id,
-    changes.map(([f]) => [f, r.flags.get(f) ?? false])
+    [...new Set(changes.map(([f]) => f))].map((f) => [f, r.flags.get(f) ?? false])
   );
   for (const [f, on] of changes) r.flags.set(f, on);
 }

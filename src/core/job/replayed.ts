@@ -47,6 +47,10 @@ export interface Replayed {
   target: EventOf<'target'> | null;
   /** the crank's movements as told, in order, with readings of the wheel left to whoever places it */
   crank: CrankTold[];
+  /** what happened although a rule forbade it */
+  happened: EventOf<'happened'>[];
+  /** states that were said by hand with what was seen, by flag */
+  seen: Map<string, EventOf<'say'>>;
   undone: Set<string>;
   last: JobEvent | null;
 }

@@ -1,35 +1,119 @@
+import type { Engine } from '../engine/engine.ts';
+import type { Replayed } from './replayed.ts';
+import type { Act, FlagWords, Place, RunSheet, SheetPlan } from './run-sheet.ts';
+
 /**
- * Rules over the job's state. While its flags hold, something must never be done.
- * Harm to a person or a machine blocks what it names; harm to the result alone asks for a reason.
+ * Rules over the job's state. While its flags hold, something must never be done, named as an act and not as a step.
+ * Harm to a person or a machine refuses what does it; harm to the result alone asks for a reason.
  */
 export interface Rule<Flag extends string = string> {
   id: string;
-  on: Flag[];
-  off: Flag[];
+  on: readonly Flag[];
+  off: readonly Flag[];
+  /** what else must be so for it to belong here */
+  where?: readonly Where[];
+  /** it is true of every engine until it is put right, and not only of a step that comes later */
+  standing?: true;
+  /** where it can be so at all; left out: everywhere */
+  at?: readonly Place[];
+  /** raised by a working of its domain, not by flags */
+  worked?: true;
   /** short, as it stands in the solid bar */
   bar: string;
   never: string;
   because: string;
+  /** what must become true first, where that does not follow from its flags */
+  first?: string;
   ifItHappened: string;
   harm: 'person' | 'machine' | 'result';
-  /** an event that says that it happened after all */
-  happened?: 'crank-turned';
+  forbids: readonly Act[];
+  /** states that are lost when it happened all the same */
+  loses: readonly string[];
 }
+
+/** A condition beside the states: an answer given on the job, or a value of the data sheet until it is answered. */
+export type Where = { fact: string; is: boolean } | { chosen: string; is: string; field?: string };
+
+const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+const small = (s: string): string => s.charAt(0).toLowerCase() + s.slice(1);
 
 /**
  * A rule as it is read aloud: what must never be done, why, and what to do if it happened. In this order, and with the
  * word *never* in front: reason and act alone can be heard as an order to do it.
  */
 export const ruleText = (r: Rule): { never: string; because: string; ifItHappened: string } => ({
-  never: `Never ${r.never.charAt(0).toLowerCase()}${r.never.slice(1)}`,
+  never: `Never ${small(r.never)}`,
   because: `Why: ${r.because}`,
   ifItHappened: `If it happened: ${r.ifItHappened}`
 });
 
+/** What must become true before a rule lets go: the opposite of what raises it, in the words of its states. */
+export const putRight = (r: Rule, flags: Record<string, FlagWords>): string =>
+  r.first ?? capital([...r.on.map((f) => flags[f]!.off), ...r.off.map((f) => flags[f]!.on)].join(', '));
+
+/** What is done on a place of its own accord, whatever the steps say: there a hand, a starter or a bar is near. */
+const NEAR: Record<Place, readonly Act[]> = {
+  engine: ['turns-crank', 'turns-back', 'cranks-by-power', 'starts', 'reaches-in'],
+  'open-case': ['turns-crank', 'lays-crank-in', 'closes-case'],
+  bench: []
+};
+
+/**
+ * The rules that belong to a run sheet: those that forbid something that is done there or near at hand, and whose states can
+ * be reached on it. People stop reading what does not matter.
+ */
+export function belonging(rules: readonly Rule[], plan: SheetPlan, flags: Record<string, FlagWords>): Rule[] {
+  const steps = new Set(plan.steps.flatMap((s) => s.acts));
+  const near = new Set([...NEAR[plan.place ?? 'engine'], ...steps]);
+  const within = new Set([
+    ...plan.begins,
+    ...plan.steps.flatMap((s) => [...s.sets, ...s.clears, s.onlyIf?.flag ?? ''])
+  ]);
+  const reached = (f: string) => within.has(f) || flags[f]?.sayable === true || flags[f]?.always === true;
+  return rules.filter(
+    (r) =>
+      (r.at === undefined || r.at.includes(plan.place ?? 'engine')) &&
+      r.forbids.some((a) => (isDanger(r) ? near : steps).has(a)) &&
+      // a danger goes when it is put off; what only waits for a state needs somebody who can give it
+      (r.on.length > 0 ? r.on : r.off).every(reached)
+  );
+}
+
+/** Something that is so now and can hurt; the others only say what a later step must wait for. */
+const isDanger = (r: Rule): boolean => r.on.length > 0 || r.worked === true || r.standing === true;
+
+/** Those of the rules raised that stand as bars: dangers, and what the step in hand must wait for. */
+export const asBars = (raisedNow: readonly Rule[], step: { acts: readonly Act[] } | undefined): Rule[] =>
+  raisedNow.filter((r) => isDanger(r) || r.forbids.some((a) => step?.acts.includes(a)));
+
 /** The rules of a list that hold now. */
-export const raised = (rules: readonly Rule[], on: ReadonlySet<string>): Rule[] =>
-  rules.filter((r) => r.on.every((f) => on.has(f)) && r.off.every((f) => !on.has(f)));
+export const raised = (
+  rules: readonly Rule[],
+  on: ReadonlySet<string>,
+  { r, engine }: { r: Pick<Replayed, 'facts' | 'chosen'>; engine: Engine }
+): Rule[] =>
+  rules.filter(
+    (rule) =>
+      !rule.worked &&
+      rule.on.every((f) => on.has(f)) &&
+      rule.off.every((f) => !on.has(f)) &&
+      (rule.where ?? []).every((w) =>
+        'fact' in w
+          ? r.facts.get(w.fact) === w.is
+          : (r.chosen.get(w.chosen) ?? (w.field ? engine.values[w.field]?.value : undefined)) === w.is
+      )
+  );
+
+/** The rule of a sheet by its id. */
+export const ruleOf = (sheet: RunSheet, id: string): Rule | undefined => sheet.rules.find((r) => r.id === id);
 
 const RANK = { person: 0, machine: 1, result: 2 };
 /** Those that can hurt people first. */
 export const byHarm = (rules: Rule[]): Rule[] => rules.sort((a, b) => RANK[a.harm] - RANK[b.harm]);
+
+/** The rule that forbids one of these acts now, the worst harm first; undefined where all is free. */
+export const forbidding = (
+  raisedNow: readonly Rule[],
+  acts: readonly Act[],
+  free: ReadonlySet<string>
+): Rule | undefined => raisedNow.find((r) => !free.has(r.id) && r.forbids.some((a) => acts.includes(a)));

@@ -40,6 +40,8 @@ export interface Slot {
   /** the slot that is read next, where two make one */
   pairsWith?: string;
   limits?: Limits;
+  /** what had to be done to read it */
+  acts?: readonly Act[];
   /** the figure that it settles by itself, through the judged surface */
   figure?: string;
 }
@@ -80,7 +82,34 @@ export const acts = [
   /** something stands in cylinder one from its first reading on */
   'probes-cylinder',
   /** done, the job is closed */
-  'closes-log'
+  'closes-log',
+  // what rules forbid, and what makes states fall: the deed, whatever the step is called
+  'turns-crank',
+  'turns-back',
+  'cranks-by-power',
+  'starts',
+  'runs-on',
+  'loads',
+  'reaches-in',
+  'opens-up',
+  'works-over-bore',
+  'lifts-unit',
+  'clamps',
+  'clamps-final',
+  'tightens-pedestal',
+  'indexes',
+  'reads-initial',
+  'fits-cap',
+  'pulls-leads',
+  'touches-leads',
+  'energises',
+  'measures-depth',
+  'pins-gear',
+  'pulls-shaft',
+  'levers-flange',
+  'lays-crank-in',
+  'closes-case',
+  'chooses-springs'
 ] as const;
 export type Act = (typeof acts)[number];
 
@@ -126,8 +155,12 @@ export interface SheetPlan {
   caution?: string;
   /** the value of the data sheet that the crank is brought to; left out where the crank is brought nowhere */
   reference?: string;
+  /** what stands there: an engine that power can turn, one with its case open, or a part on the bench */
+  place?: Place;
   steps: Step[];
 }
+
+export type Place = 'engine' | 'open-case' | 'bench';
 
 export interface FlagWords {
   /** the state as the bench says it, and its opposite */
@@ -137,6 +170,14 @@ export interface FlagWords {
   danger: boolean;
   /** lacking it (or, for a danger, having it) hurts people or breaks machines: it is made true, never overruled */
   hard?: boolean;
+  /** counted or measured: it comes from its step, and saying it is not enough */
+  counted?: boolean;
+  /** it is asked for on every job with an engine, whether or not a step gives it */
+  always?: boolean;
+  /** it can be said at any time, with what was seen: no step gives it */
+  sayable?: boolean;
+  /** it falls with a step, or something said, that does one of these */
+  lostBy?: readonly Act[];
   /** it matters only where this question was not answered with no: what is not fitted need not be plugged */
   only?: string;
 }

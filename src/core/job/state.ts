@@ -12,7 +12,7 @@ import type { JobEvent } from './events.ts';
 import { onDemand } from './on-demand.ts';
 import { replay } from './replay.ts';
 import type { Replayed } from './replayed.ts';
-import { byHarm, raised } from './rules.ts';
+import { asBars, byHarm, raised, type Rule } from './rules.ts';
 import type { RunSheet, Step } from './run-sheet.ts';
 
 /**
@@ -34,8 +34,10 @@ export function jobState<W = any, S extends string = any>(
   const steps = stepViews(sheet, r, flags);
   const current = steps.findIndex((s) => s.state === 'repeat' || s.state === 'open' || s.state === 'blocked');
   const counted = steps.filter((s) => s.state !== 'not-needed');
+  const closed = steps.some((s) => s.step.acts.includes('closes-log') && s.mark?.state === 'done');
   const context: WorkContext = { sheet, engine, r, schools, works: null };
   context.works = worksOf(context, all);
+  const raisedNow = closed ? [] : raisedRules(context, all, flags);
   return {
     sheet,
     replayed: r,
@@ -43,7 +45,8 @@ export function jobState<W = any, S extends string = any>(
     steps,
     current: current < 0 ? null : current,
     flags,
-    interlocks: byHarm([...all.flatMap((d) => d.interlocks?.(context) ?? []), ...raised(sheet.rules, flags)]),
+    raised: raisedNow,
+    interlocks: asBars(raisedNow, steps[current]?.step),
     schools,
     reference: (sheet.reference === undefined ? undefined : numberOf(engine, sheet.reference)) ?? null,
     work: context.works,
@@ -53,8 +56,18 @@ export function jobState<W = any, S extends string = any>(
       done: counted.filter((s) => s.state === 'done' || s.state === 'skipped').length,
       total: counted.length
     },
-    closed: steps.some((s) => s.step.acts.includes('closes-log') && s.mark?.state === 'done')
+    closed
   };
+}
+
+/** What must not be done now: by the states as they are, and by what workings have found, on this sheet. */
+function raisedRules(context: WorkContext, domains: readonly Domain[], flags: ReadonlySet<string>): Rule[] {
+  const { sheet } = context;
+  const worked = domains.flatMap((d) => d.interlocks?.(context) ?? []);
+  return byHarm([
+    ...worked.filter((x) => sheet.rules.some((r) => r.id === x.id)),
+    ...raised(sheet.rules, flags, context)
+  ]);
 }
 
 /** The workings of a job, each made when it is first asked for. */

@@ -9,6 +9,7 @@ export const benchCheck = sheet({
   title: 'Check a distributor on the bench',
   short: 'distributor on the bench',
   begins: ['battery-isolated', 'distributor-out'],
+  place: 'bench',
   steps: [
     engine.intake({ id: 'intake', phase: LOOK, values: ['firingOrder', 'ratio', 'advanceBand'] }),
     curves.weightsFree({ id: 'free', phase: LOOK }),

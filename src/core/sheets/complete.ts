@@ -1,7 +1,8 @@
 import type { Field } from '../engine/fields.ts';
 import type { Domain } from '../job/domain.ts';
 import type { Manifest } from '../job/manifest.ts';
-import type { RunSheet, SheetPlan, Step } from '../job/run-sheet.ts';
+import { belonging } from '../job/rules.ts';
+import type { FlagWords, RunSheet, SheetPlan, Step } from '../job/run-sheet.ts';
 
 /**
  * A run sheet with everything it needs away from the list of trades. Its domains are those whose surfaces, schools or
@@ -21,6 +22,7 @@ export function complete(
     Object.keys(d.surfaces).some((x) => surfaces.has(x)) ||
     Object.keys(d.schools ?? {}).some((x) => schools.has(x)) ||
     Object.keys(m?.slots ?? {}).some((x) => slots.has(x));
+  const flags: Record<string, FlagWords> = Object.assign({}, ...manifests.map((m) => m.flags));
   return {
     ...plan,
     steps,
@@ -33,12 +35,16 @@ export function complete(
       )
       .map((d) => d.name),
     words: {
-      flags: Object.assign({}, ...manifests.map((m) => m.flags)),
+      flags,
       hazards: Object.assign({}, ...manifests.map((m) => m.hazards)),
       schools: pick(Object.assign({}, ...manifests.map((m) => m.schools)), schools),
       fields
     },
-    rules: manifests.flatMap((m) => m.rules)
+    rules: belonging(
+      manifests.flatMap((m) => m.rules),
+      { ...plan, steps },
+      flags
+    )
   };
 }
 

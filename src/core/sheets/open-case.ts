@@ -13,6 +13,7 @@ export const openCase = sheet({
   title: 'Install the drive shaft, case open',
   short: 'drive shaft on thrust rings, case open',
   begins: ['drive-shaft-out'],
+  place: 'open-case',
   steps: [
     engine.intake({
       id: 'intake',
@@ -111,6 +112,7 @@ export const openCase = sheet({
       minutes: 8,
       helper: 'yes',
       hazards: ['lift', 'pinch'],
+      acts: ['lays-crank-in'],
       needs: ['shaft-held-down'],
       sets: ['gear-meshed'],
       clears: ['drive-shaft-out'],
@@ -126,6 +128,7 @@ export const openCase = sheet({
       ifSkipped: 'A wrong gear or a climbing shaft goes unseen.',
       minutes: 4,
       hazards: ['rotating', 'pinch'],
+      acts: ['turns-crank'],
       needs: ['gear-meshed']
     }),
     step({
@@ -177,6 +180,7 @@ export const openCase = sheet({
       minutes: 30,
       helper: 'yes',
       hazards: ['lift', 'overtorque'],
+      acts: ['closes-case'],
       needs: ['drive-oriented', 'compression-confirmed', 'rings-counted']
     }),
     engine.closeLog({ id: 'close', phase: CLOSE })

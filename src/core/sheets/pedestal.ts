@@ -116,7 +116,8 @@ export const pedestal = sheet({
       sets: ['gasket-fitted'],
       needs: ['drive-oriented', 'packing-chosen'],
       mustBeOff: ['gauge-washer-in'],
-      slots: [{ ...timingSlots.torque, label: 'pedestal screws' }]
+      slots: [{ ...timingSlots.torque, label: 'pedestal screws' }],
+      acts: ['tightens-pedestal']
     }),
     stack.proveFloat({ id: 'prove', phase: CLOSE, needs: ['gasket-fitted'] }),
     step({

@@ -19,6 +19,7 @@ export const recurve = sheet({
       say: 'Check limits, idle, total, and which springs and stop are in now.',
       values: ['staticBtdc', 'rotorDirection', 'ratio', 'advanceBand', 'totalMaxBtdc', 'idleRpm']
     }),
+    engine.secure({ id: 'secure', phase: FOUND }),
     curves.weightsFree({ id: 'free', phase: FOUND }),
     timing.strobeOn({ id: 'strobe-on', phase: FOUND }),
     timing.hoseOff({ id: 'hose', phase: FOUND }),
@@ -55,7 +56,7 @@ export const recurve = sheet({
       ifSkipped: 'A lost spacer, a broken stud, a jammed rotor.',
       tools: ['hooks', 'small spanner', 'magnet'],
       minutes: 12,
-      hazards: ['flying', 'overtorque'],
+      hazards: ['flying', 'eyes', 'overtorque'],
       needs: ['battery-isolated'],
       sets: ['curve-fitted']
     }),
@@ -90,7 +91,9 @@ export const recurve = sheet({
       ifSkipped: 'Holed pistons.',
       minutes: 20,
       helper: 'yes',
-      hazards: ['first-start', 'vehicle-move']
+      hazards: ['first-start', 'vehicle-move', 'detonation'],
+      needs: ['clamp-final'],
+      acts: ['loads', 'runs-on']
     }),
     engine.closeLog({ id: 'close', phase: PROVE })
   ]

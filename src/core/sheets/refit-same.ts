@@ -71,6 +71,7 @@ export const refitSame = sheet({
       helper: 'advised',
       hazards: ['barring-tool', 'rotating'],
       needs: ['battery-isolated', 'leads-mapped'],
+      acts: ['turns-crank'],
       sets: ['crank-at-reference', 'compression-confirmed', 'slack-taken-up', 'cap-off']
     }),
     tooth.witnessMarks({ id: 'marks', phase: OUT, needs: ['crank-at-reference'] }),

@@ -98,7 +98,7 @@ export const regear = sheet({
       ifSkipped: 'A bent shaft, a burred bore.',
       tools: ['cradle', 'pin punch', 'puller'],
       minutes: 10,
-      hazards: ['flying'],
+      hazards: ['flying', 'eyes'],
       needs: ['gear-index-logged'],
       sets: ['gear-off']
     }),
@@ -155,8 +155,9 @@ export const regear = sheet({
       ifSkipped: 'The pin shears or walks out.',
       tools: ['punch', 'cradle'],
       minutes: 6,
-      hazards: ['flying'],
+      hazards: ['flying', 'eyes'],
       needs: ['gear-index-logged'],
+      acts: ['pins-gear'],
       sets: ['gear-pinned'],
       clears: ['gear-off']
     }),

@@ -46,7 +46,8 @@ export const staticTiming = sheet({
       tools: ['bar'],
       helper: 'advised',
       hazards: ['barring-tool'],
-      needs: ['housing-indexed']
+      needs: ['housing-indexed'],
+      acts: ['turns-crank']
     }),
     timing.biasChosen({ id: 'bias', phase: SET }),
     distributor.clampSnug({ id: 'snug', phase: SET }),

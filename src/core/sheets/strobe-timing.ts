@@ -30,6 +30,7 @@ export const strobeTiming = sheet({
       hazards: ['rotating'],
       mustBeOff: ['engine-running']
     }),
+    engine.secure({ id: 'secure', phase: READY }),
     timing.strobeOn({ id: 'strobe-on', phase: READY }),
     timing.hoseOff({ id: 'hose', phase: READY }),
     timing.nothingLeft({ id: 'sweep-list', phase: READY }),
@@ -57,7 +58,8 @@ export const strobeTiming = sheet({
       accept: 'Cranks evenly.',
       ifSkipped: 'A broken starter later.',
       minutes: 10,
-      hazards: ['first-start']
+      hazards: ['first-start', 'exhaust', 'kickback'],
+      acts: ['cranks-by-power', 'starts']
     }),
     engine.closeLog({ id: 'close', phase: CLOSE })
   ]

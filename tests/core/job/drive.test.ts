@@ -284,7 +284,7 @@ describe('gears, contact, rings, marks, leads', () => {
       engineWith({ ...DRIVE, shaftHeightMinMm: '31.8', shaftHeightMaxMm: '32.2', driveSlotBearingDeg: '62' }),
       'open-case'
     );
-    expect(job.state.interlocks.map((r) => r.id)).toEqual(expect.arrayContaining(['IL.02', 'IL.03']));
+    expect(job.state.interlocks.map((r) => r.id)).toEqual(expect.arrayContaining(['IL.03', 'IL.79']));
     job.done('intake').read('inventory', 'ring-count', '2');
     job.done('inventory').read('stack', 'shaft-bare', '28.50');
     const rings = [1.5, 2.0].map((thicknessMm, k) => ({

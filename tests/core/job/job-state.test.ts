@@ -109,7 +109,12 @@ describe('what must hold first', () => {
     const job = new PlayedJob().done('intake');
     expect(job.view('plugs')).toMatchObject({ state: 'blocked', missing: ['battery-isolated'] });
     expect(job.tryTo({ kind: 'done', step: 'plugs' })).toMatchObject({ ok: false, error: { code: 'step-blocked' } });
-    job.say({ kind: 'say', flag: 'battery-isolated', on: true });
+    // what keeps hands whole is said with what was seen, and not ticked off
+    expect(job.tryTo({ kind: 'say', flag: 'battery-isolated', on: true })).toMatchObject({
+      ok: false,
+      error: { code: 'say-what-was-seen' }
+    });
+    job.say({ kind: 'say', flag: 'battery-isolated', on: true, seen: 'lead hangs beside the battery' });
     expect(job.view('plugs').state).toBe('open');
   });
 
@@ -160,14 +165,20 @@ describe('what must hold first', () => {
 
 describe('the crank', () => {
   it('loses the reference when it was turned, raises the interlock before, and asks for the steps again after', () => {
-    const job = new PlayedJob().toStroke().done('ref', 'tower', 'clamp-ready', 'seal', 'pump-shaft');
+    const job = new PlayedJob(engineWith({ ...SHEET, gearTeeth: '11' }), 'fit-different').done('intake');
+    job.say({ kind: 'say', flag: 'gear-material-ok', on: true });
+    job.done('safe', 'map', 'plugs', 'bar', 'wheel');
+    job.toReference().say({ kind: 'say', flag: 'witness-marks', on: true });
+    job.done('out');
     expect(job.state.interlocks.map((r) => r.id)).toContain('IL.01');
-    job.say({ kind: 'crank', crankDeg: null, move: 'unknown' });
-    expect(job.state.interlocks.map((r) => r.id)).not.toContain('IL.01');
+    expect(job.tryTo({ kind: 'crank', crankDeg: null, move: 'unknown' })).toMatchObject({
+      ok: false,
+      error: { code: 'never-while', message: expect.stringMatching(/^Never turn the crank/) }
+    });
+    job.say({ kind: 'happened', rule: 'IL.01' });
     expect(job.state.work.crank.crankDeg).toBeNull();
     expect(job.view('ref').state).toBe('repeat');
     expect(job.view('stroke').state).toBe('repeat');
-    expect(job.current).toBe('stroke');
     expect(job.tryTo({ kind: 'done', step: 'stroke' })).toMatchObject({ ok: false });
   });
 
@@ -199,9 +210,10 @@ describe('the crank', () => {
   it('does not claim to know where the crank stands after the engine has run', () => {
     const job = new PlayedJob().toStroke().done('ref');
     expect(job.state.work.crank.crankDeg).toBe(713);
-    job.say({ kind: 'say', flag: 'sweep-done', on: true });
-    job.say({ kind: 'say', flag: 'clamp-snug', on: true });
-    job.done('start');
+    job.say({ kind: 'say', flag: 'distributor-out', on: false });
+    for (const flag of ['clamp-snug', 'pump-shaft-present', 'leads-fitted', 'oil-primed', 'gasket-fitted'])
+      job.say({ kind: 'say', flag, on: true, seen: 'looked, and tried by hand' });
+    job.done('probe-out', 'sweep', 'start');
     expect(job.state.work.crank.crankDeg).toBeNull();
   });
 });

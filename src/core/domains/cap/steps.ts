@@ -13,6 +13,7 @@ export const capOn = (u: Use): Step =>
       ifSkipped: 'All leads one tower round.',
       minutes: 3,
       needs: ['housing-indexed'],
+      acts: ['fits-cap'],
       mustBeOff: ['rotor-pin-in'],
       surface: 'cap',
       values: ['rotorDirection', 'firingOrder']
@@ -31,6 +32,7 @@ export const leadsInOrder = (u: Use): Step =>
       minutes: 8,
       hazards: ['hv-ignition'],
       sets: ['leads-fitted'],
+      acts: ['touches-leads'],
       needs: ['battery-isolated'],
       surface: 'cap',
       values: ['rotorDirection', 'firingOrder']
@@ -49,6 +51,7 @@ export const traceLeads = (u: Use): Step =>
       minutes: 8,
       hazards: ['hv-ignition'],
       sets: ['leads-fitted'],
+      acts: ['touches-leads'],
       needs: ['battery-isolated'],
       slots: [slots.wire],
       values: ['rotorDirection', 'firingOrder'],

@@ -1,5 +1,6 @@
 import type { JobEvent } from '../../job/events.ts';
 import type { Replayed } from '../../job/replayed.ts';
+import type { Rule } from '../../job/rules.ts';
 import type { Step } from '../../job/run-sheet.ts';
 import type { CrankVocabulary } from './vocabulary.ts';
 
@@ -7,7 +8,7 @@ type Flag = CrankVocabulary['flag'];
 const set = (r: Replayed, flag: Flag, on: boolean) => r.flags.set(flag, on);
 
 /** What an event does to crank and cylinder one, beyond the states its step sets. */
-export function replays(r: Replayed, e: JobEvent, step: Step | undefined): void {
+export function replays(r: Replayed, e: JobEvent, step: Step | undefined, happened: Rule | undefined): void {
   if (e.kind === 'reading' && step?.acts.includes('probes-cylinder'))
     // danger from the first reading on, not only once the step is done
     set(r, r.chosen.get('tdc') === 'stop' ? 'piston-stop-in' : 'probe-in', true);
@@ -15,6 +16,13 @@ export function replays(r: Replayed, e: JobEvent, step: Step | undefined): void 
     r.crank.push({ crankDeg: NaN, move: 'forward', seq: e.seq });
   if (e.kind === 'done' && step?.acts.includes('turns-uncounted') && !counted(r, step)) {
     r.crank.push({ crankDeg: null, move: 'unknown', seq: e.seq });
+    lose(r);
+  }
+  // it was turned although nobody was to turn it: nobody counted either
+  if (happened?.forbids.includes('turns-crank') || happened?.forbids.includes('cranks-by-power')) {
+    r.crank.push({ crankDeg: null, move: 'unknown', seq: e.seq });
+    set(r, 'crank-at-reference', false);
+    set(r, 'slack-taken-up', false);
     lose(r);
   }
   if (e.kind === 'crank') {

@@ -7,29 +7,60 @@ export const rules: Rule<CrankVocabulary['flag']>[] = [
     on: ['probe-in'],
     off: [],
     bar: 'Probe in cylinder 1: no starter, no force',
-    never: 'Use the starter, or force the bar.',
+    never: 'Use the starter, or force the bar, with the probe in the cylinder.',
     because: 'Piston or thread is broken.',
     ifItHappened: 'Stop, look inside, test for leaks.',
-    harm: 'machine'
+    harm: 'machine',
+    forbids: ['cranks-by-power', 'starts'],
+    loses: ['tdc-true', 'crank-at-reference', 'compression-confirmed', 'slack-taken-up']
   },
   {
     id: 'IL.17s',
     on: ['piston-stop-in'],
     off: [],
     bar: 'Piston stop in: no starter, no force',
-    never: 'Use the starter, or force the bar.',
+    never: 'Use the starter, or force the bar, with the stop in the cylinder.',
     because: 'Piston or thread is broken.',
     ifItHappened: 'Stop, look inside, test for leaks.',
-    harm: 'machine'
+    harm: 'machine',
+    forbids: ['cranks-by-power', 'starts'],
+    loses: ['tdc-true', 'crank-at-reference', 'compression-confirmed', 'slack-taken-up']
   },
   {
     id: 'IL.19',
     on: ['degree-wheel-on'],
     off: [],
     bar: 'Wheel on the crank: no starter',
-    never: 'Use the starter.',
+    never: 'Use the starter with the degree wheel on the crank.',
     because: 'Wheel and pointer are thrown.',
     ifItHappened: 'Isolate, inspect, zero everything again.',
-    harm: 'person'
+    harm: 'person',
+    forbids: ['cranks-by-power', 'starts'],
+    loses: ['tdc-true', 'crank-at-reference', 'compression-confirmed', 'slack-taken-up']
+  },
+  {
+    id: 'IL.12',
+    on: ['crank-at-reference'],
+    off: ['slack-taken-up'],
+    bar: 'Slack not taken up: set nothing fine',
+    never: 'Take or set a fine timing after the crank was last moved backward.',
+    because: 'The slack of the drive goes straight into the figure.',
+    first: 'crank turned well back and forward onto the setting again',
+    ifItHappened: 'Turn well back, come forward onto the setting, take it again.',
+    harm: 'result',
+    forbids: ['indexes'],
+    loses: ['housing-indexed']
+  },
+  {
+    id: 'IL.74',
+    on: [],
+    off: ['mark-judged'],
+    bar: 'Mark not judged: no final figure by it',
+    never: 'Use the mark for a final figure before it was judged.',
+    because: 'A slipped ring or a foreign pulley gives a false zero.',
+    ifItHappened: 'Prove the mark, then correct what was read by its error.',
+    harm: 'result',
+    forbids: ['reads-initial'],
+    loses: ['base-timing-set']
   }
 ];

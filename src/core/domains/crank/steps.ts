@@ -46,7 +46,7 @@ export const trueTdc = (u: Use): Step =>
       ],
       school: 'tdc',
       surface: 'tdc',
-      acts: ['probes-cylinder']
+      acts: ['probes-cylinder', 'turns-crank']
     },
     u
   );
@@ -97,7 +97,8 @@ export const proveStroke = (u: Use): Step =>
       sets: ['compression-confirmed'],
       needs: ['barring-tool-fitted', 'tdc-true'],
       school: 'compression',
-      surface: 'strokes'
+      surface: 'strokes',
+      acts: ['turns-crank']
     },
     u
   );
@@ -120,7 +121,7 @@ export const toReference = (u: Use): Step =>
       values: ['backlashDeg', 'runningDirection', 'firingOrder'],
       school: 'overshoot',
       surface: 'plan',
-      acts: ['reaches-reference']
+      acts: ['reaches-reference', 'turns-crank']
     },
     u
   );

@@ -6,6 +6,7 @@ import { curveThumb } from './curve-thumb.ts';
 import { sweepDoubt } from './doubts.ts';
 import { lobesFinding, lobesWork } from './lobes-work.ts';
 import { modelError, recurveWork } from './recurve-work.ts';
+import { TOTAL_ABOVE } from './rules.ts';
 import { scatterWork } from './scatter-work.ts';
 import { settle } from './settle.ts';
 import { sweepWork } from './sweep-work.ts';
@@ -18,6 +19,7 @@ import type { CurvesContext, CurvesState } from './works.ts';
 export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
   name: 'curves',
   needs: [stack, timing],
+  interlocks: (c) => (c.works.sweeps.findLast((s) => s.total)?.total?.verdict?.state === 'out' ? [TOTAL_ABOVE] : []),
   works: {
     sweeps: (c) =>
       c.sheet.steps

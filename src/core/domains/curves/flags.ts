@@ -7,5 +7,12 @@ export const flags = {
   'curve-targets': { on: 'target set', off: 'no target set', danger: false },
   'curve-fitted': { on: 'springs and stop in', off: 'springs and stop not in', danger: false },
   'curve-verified': { on: 'curve measured', off: 'curve not measured', danger: false },
-  'vacuum-set': { on: 'vacuum advance checked', off: 'vacuum advance not checked', danger: false }
+  'vacuum-set': { on: 'vacuum advance checked', off: 'vacuum advance not checked', danger: false },
+  'retard-for-start': {
+    on: 'a retard for starting is there',
+    off: 'no retard for starting',
+    danger: false,
+    hard: true,
+    sayable: true
+  }
 } as const satisfies Record<string, FlagWords>;

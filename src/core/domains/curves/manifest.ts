@@ -3,6 +3,7 @@ import { formatSpeed, formatTiming } from '../../units/format.ts';
 import { fields } from './fields.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
+import { rules } from './rules.ts';
 import { schools } from './schools.ts';
 import { slots } from './slots.ts';
 import { surfaces } from './vocabulary.ts';
@@ -33,7 +34,7 @@ export const manifest = {
   slots,
   surfaces,
   figures,
-  rules: [],
+  rules,
   limits: [['startMinBtdc', 'startMaxBtdc', 'initial timing that may be set']],
   trendText
 } satisfies Manifest;

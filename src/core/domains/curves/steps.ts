@@ -15,13 +15,14 @@ export const sweepRun = (u: Use): Step =>
       tools: ['strobe', 'tachometer'],
       minutes: 12,
       helper: 'yes',
-      hazards: ['rotating', 'hot-surface'],
+      hazards: ['rotating', 'exhaust', 'noise', 'hot-surface', 'hot-coolant'],
       sets: ['curve-verified'],
       needs: ['engine-running', 'strobe-connected', 'vacuum-plugged'],
       slots: [slots['sweep-rpm'], slots['sweep-deg']],
       values: ['advanceBand'],
       school: 'mark-scale',
-      surface: 'sweep'
+      surface: 'sweep',
+      acts: ['runs-on']
     },
     u
   );
@@ -106,6 +107,7 @@ export const benchSweep = (u: Use): Step =>
     helper: 'no',
     hazards: ['rotating'],
     needs: [],
+    acts: [],
     slots: [
       { ...slots['sweep-rpm'], label: 'speed of the distributor' },
       { ...slots['sweep-deg'], label: 'advance, distributor degrees', gauge: 'wheel' }
@@ -170,7 +172,8 @@ export const searchTray = (u: Use): Step =>
       needs: ['curve-targets', 'baseline-known'],
       values: ['springARate', 'springAPreload', 'springBRate', 'springBPreload', 'extensionMmPerDeg'],
       takes: ['spring', 'stop'],
-      surface: 'recurve'
+      surface: 'recurve',
+      acts: ['chooses-springs']
     },
     u
   );

@@ -5,21 +5,40 @@ export const flags = {
   'unit-ready': { on: 'distributor ready on the bench', off: 'distributor not checked on the bench', danger: false },
   'distributor-out': { on: 'distributor out', off: 'distributor in', danger: true },
   'rotor-pin-in': { on: 'lock pin in the distributor', off: 'lock pin out', danger: true, hard: true },
-  'gasket-fitted': { on: 'gasket on', off: 'no gasket', danger: false },
-  'pump-shaft-present': { on: 'oil-pump shaft seen', off: 'oil-pump shaft not seen', danger: false, hard: true },
+  'gasket-fitted': { on: 'seal on', off: 'no seal', danger: false },
+  'pump-shaft-present': {
+    on: 'oil-pump shaft seen',
+    off: 'oil-pump shaft not seen',
+    danger: false,
+    hard: true,
+    lostBy: ['lifts-unit']
+  },
   'oil-drive-prealigned': { on: 'oil-pump slot set', off: 'oil-pump slot not set', danger: false },
-  'gear-meshed': { on: 'gear in mesh', off: 'gear not in mesh', danger: false, hard: true },
+  'gear-meshed': {
+    on: 'gear in mesh',
+    off: 'gear not in mesh',
+    danger: false,
+    hard: true,
+    lostBy: ['lifts-unit']
+  },
   'distributor-seated': {
     on: 'distributor on its seat',
     off: 'distributor not on its seat',
     danger: false,
-    hard: true
+    hard: true,
+    lostBy: ['lifts-unit']
   },
   'cap-off': { on: 'cap off', off: 'cap on', danger: false },
   'leads-fitted': { on: 'leads fitted in order', off: 'leads not fitted', danger: false },
-  'clamp-snug': { on: 'clamp snug', off: 'clamp loose', danger: false, hard: true },
-  'clamp-final': { on: 'clamp at torque', off: 'clamp not at torque', danger: false },
-  'oil-drive-engaged': { on: 'oil-pump drive engaged', off: 'oil-pump drive not engaged', danger: false, hard: true },
+  'clamp-snug': { on: 'clamp snug', off: 'clamp loose', danger: false, hard: true, lostBy: ['lifts-unit'] },
+  'clamp-final': { on: 'clamp at torque', off: 'clamp not at torque', danger: false, lostBy: ['lifts-unit'] },
+  'oil-drive-engaged': {
+    on: 'oil-pump drive engaged',
+    off: 'oil-pump drive not engaged',
+    danger: false,
+    hard: true,
+    lostBy: ['lifts-unit']
+  },
   'witness-marks': { on: 'witness marks made', off: 'no witness marks', danger: false },
   'leads-mapped': { on: 'leads mapped', off: 'leads not mapped', danger: false },
   'unit-compared': { on: 'old and new compared', off: 'old and new not compared', danger: false }

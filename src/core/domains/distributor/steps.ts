@@ -92,7 +92,8 @@ export const clampSnug = (u: Use): Step =>
       ifSkipped: 'The timing drifts during the start.',
       minutes: 2,
       sets: ['clamp-snug'],
-      needs: ['distributor-seated']
+      needs: ['distributor-seated'],
+      acts: ['clamps']
     },
     u
   );
@@ -130,7 +131,8 @@ export const withdraw = (u: Use): Step =>
       sets: ['distributor-out'],
       clears: ['distributor-seated', 'oil-drive-engaged', 'gear-meshed'],
       needs: ['crank-at-reference', 'witness-marks'],
-      slots: [slots.twist]
+      slots: [slots.twist],
+      acts: ['opens-up']
     },
     u
   );
@@ -146,7 +148,8 @@ export const twoTurns = (u: Use): Step =>
       helper: 'advised',
       hazards: ['barring-tool'],
       needs: ['distributor-seated'],
-      mustBeOff: ['rotor-pin-in']
+      mustBeOff: ['rotor-pin-in'],
+      acts: ['turns-crank']
     },
     u
   );

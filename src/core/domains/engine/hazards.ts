@@ -46,8 +46,8 @@ export const hazards = {
     defer: 'the maker\u2019s data'
   },
   'hot-surface': {
-    title: 'Hot surfaces and coolant.',
-    text: 'Let it cool, or wear gloves; never open a hot system.',
+    title: 'Hot surfaces burn.',
+    text: 'Gloves and sleeves; keep off exhaust and radiator.',
     defer: 'the maker\u2019s data'
   },
   solvent: {
@@ -94,5 +94,45 @@ export const hazards = {
     title: 'First start: backfire, kick, fuel, exhaust gas.',
     text: 'Extinguisher at hand, people clear of fan and intake, doors open, stop if no oil pressure.',
     defer: 'local rules and licensed practice'
+  },
+  exhaust: {
+    title: 'Exhaust gas kills indoors.',
+    text: 'Run the exhaust outside or extract it to the open air; alarm on.',
+    defer: 'workplace exposure limits'
+  },
+  noise: {
+    title: 'Noise takes hearing for good.',
+    text: 'Ear protection from the first start.',
+    defer: 'noise rules'
+  },
+  detonation: {
+    title: 'Knock holes pistons.',
+    text: 'Back off at the first knock under load; total within its limit; the fuel it is set for.',
+    defer: 'the engine\u2019s data limits'
+  },
+  eyes: {
+    title: 'Pins, springs and chips fly at eyes.',
+    text: 'Goggles on before the first blow.',
+    defer: 'the workplace\u2019s rules'
+  },
+  kickback: {
+    title: 'It can kick back.',
+    text: 'A proper grip, a retarded start, the ignition grounded until ready.',
+    defer: 'the maker\u2019s data'
+  },
+  backfire: {
+    title: 'It can backfire.',
+    text: 'Air filter or flame trap on, no face over the intake, extinguisher at hand.',
+    defer: 'the fire code'
+  },
+  'hot-coolant': {
+    title: 'Hot coolant scalds.',
+    text: 'Never open a hot cap; wait until the hose can be pressed by hand.',
+    defer: 'the maker\u2019s data'
+  },
+  stand: {
+    title: 'An engine on a stand tips or swings.',
+    text: 'A rated stand, its swivel locked, its bolts checked; nobody stands where it would fall.',
+    defer: 'the stand maker\u2019s rating'
   }
 } as const;

@@ -34,6 +34,23 @@ export const makeSafe = (u: Use): Step =>
     u
   );
 
+/** For sheets on which the engine runs from the beginning: nothing is isolated, but nothing may roll either. */
+export const secure = (u: Use): Step =>
+  step(
+    {
+      title: 'Machine secured',
+      say: 'Block the machine, drives in neutral; run the exhaust outside or extract it, alarm on.',
+      why: 'A machine that creeps while it runs has nobody at its controls.',
+      accept: 'It cannot roll, and the air stays fit to breathe.',
+      ifSkipped: 'It moves, or the bay fills with fumes.',
+      tools: ['blocks', 'hose or extraction'],
+      minutes: 3,
+      hazards: ['vehicle-move', 'exhaust'],
+      sets: ['vehicle-secured']
+    },
+    u
+  );
+
 export const plugsOut = (u: Use): Step =>
   step(
     {
@@ -64,7 +81,18 @@ export const barOn = (u: Use): Step =>
       helper: 'advised',
       hazards: ['barring-tool', 'rotating'],
       sets: ['barring-tool-fitted'],
-      needs: ['battery-isolated', 'vehicle-secured']
+      needs: ['battery-isolated', 'vehicle-secured'],
+      choices: [
+        {
+          id: 'bar-on',
+          question: 'The bar sits on',
+          options: [
+            { id: 'socket', label: 'a socket on the crank' },
+            { id: 'flywheel', label: 'the flywheel' },
+            { id: 'nose', label: 'the nose bolt' }
+          ]
+        }
+      ]
     },
     u
   );

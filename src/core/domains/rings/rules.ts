@@ -7,9 +7,11 @@ export const rules: Rule<RingsVocabulary['flag']>[] = [
     on: ['drive-shaft-out'],
     off: ['rings-counted'],
     bar: 'Drive shaft out, rings not counted: do not turn the crank',
-    never: 'Turn the crank.',
-    because: 'A thrust ring may lie in the gear.',
+    never: 'Turn the crank before every thrust ring is counted.',
+    because: 'A ring may lie in the gear.',
     ifItHappened: 'Stop, count, search with magnet and lamp; a ring that is not found means opening the case.',
-    harm: 'machine'
+    harm: 'machine',
+    forbids: ['turns-crank', 'turns-back', 'cranks-by-power', 'lays-crank-in'],
+    loses: ['crank-at-reference']
   }
 ];

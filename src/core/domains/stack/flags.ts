@@ -2,12 +2,19 @@ import type { FlagWords } from '../../job/run-sheet.ts';
 
 /** States of the job, as the bench says them; a danger must be off before anything turns by power. */
 export const flags = {
-  'bottoming-ok': { on: 'does not bottom', off: 'bottoming not checked', danger: false, hard: true },
+  'bottoming-ok': {
+    on: 'does not bottom',
+    off: 'bottoming not checked',
+    danger: false,
+    hard: true,
+    counted: true
+  },
   'engagement-ok': {
     on: 'oil-pump drive deep enough',
     off: 'depth of the oil-pump drive not checked',
     danger: false,
-    hard: true
+    hard: true,
+    counted: true
   },
   'pattern-read': { on: 'contact on the teeth read', off: 'contact not read', danger: false },
   'gauge-washer-in': { on: 'gauging washer in the engine', off: 'gauging washer out', danger: true, hard: true },

@@ -35,7 +35,7 @@ export const washerIn = (u: Use): Step =>
       hazards: ['barring-tool', 'pinch'],
       sets: ['gauge-washer-in', 'oil-drive-engaged'],
       needs: ['barring-tool-fitted', 'openings-covered'],
-      acts: ['turns-uncounted']
+      acts: ['turns-uncounted', 'turns-crank']
     },
     u
   );

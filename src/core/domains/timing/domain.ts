@@ -1,14 +1,13 @@
 import { cycleDegOf } from '../../engine/engine.ts';
 import type { Domain, StepView } from '../../job/domain.ts';
 import { judgedOpen } from '../../job/judged.ts';
-import { raised } from '../../job/rules.ts';
 import { domain as distributor } from '../distributor/domain.ts';
 import { dwellDoubt } from './doubts.ts';
 import { settled } from './figures.ts';
 import { gapWork } from './gap-work.ts';
-import { STROKE_NOT_PROVED } from './rules.ts';
+import { IDLE_ABOVE_ONSET, STROKE_NOT_PROVED } from './rules.ts';
 import { timings } from './timing-work.ts';
-import { choiceOf, type TimingVocabulary } from './vocabulary.ts';
+import { choiceOf, holds, type TimingVocabulary } from './vocabulary.ts';
 import { biasHeadline, gapHeadline, housingTurns, timingHeadline, timingOpen } from './words.ts';
 import type { TimingContext, TimingState, TimingWorks } from './works.ts';
 import type { CrankWorks } from '../crank/works.ts';
@@ -52,7 +51,7 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
     })
   },
   figures: (state) => state.steps.flatMap((v) => timingFigure(state, v)),
-  interlocks: (c) => (asksStroke(c) ? raised([STROKE_NOT_PROVED], flagsOf(c)) : []),
+  interlocks: (c) => [...(strokeOpen(c) ? [STROKE_NOT_PROVED] : []), ...(idleAboveOnset(c) ? [IDLE_ABOVE_ONSET] : [])],
   doubts: { dwell: dwellDoubt },
   card: housingTurns
 };
@@ -72,6 +71,18 @@ function timingFigure(state: TimingState, { step }: StepView) {
   ];
 }
 
-const asksStroke = (c: TimingContext): boolean =>
-  cycleDegOf(c.engine) === 720 && c.sheet.steps.some((s) => s.surface === 'strokes');
-const flagsOf = (c: TimingContext): Set<string> => new Set([...c.r.flags].flatMap(([f, on]) => (on ? [f] : [])));
+/** The mark is judged, but which of its two TDCs fires is not known, and nothing was set by it yet. */
+const strokeOpen = (c: TimingContext): boolean =>
+  cycleDegOf(c.engine) === 720 &&
+  c.sheet.steps.some((s) => s.surface === 'strokes') &&
+  holds(c.r, 'mark-judged') &&
+  !holds(c.r, 'compression-confirmed') &&
+  !holds(c.r, 'housing-indexed');
+
+/** The idle that was read last lies above where the advance began when the engine's curve was last measured. */
+function idleAboveOnset(c: TimingContext): boolean {
+  const idle = c.r.readings.findLast((x) => x.slot === 'idle')?.value;
+  const curve = c.engine.earlier?.['curve']?.output as
+    { startRpm?: number; uStartRpm?: number | null } | null | undefined;
+  return idle !== undefined && curve?.startRpm !== undefined && idle > curve.startRpm + 2 * (curve.uStartRpm ?? 0);
+}

@@ -4,11 +4,150 @@ import type { TimingVocabulary } from './vocabulary.ts';
 /** Raised only where it matters which of two TDCs fires: not on a two-stroke, not where nothing is indexed. */
 export const STROKE_NOT_PROVED: Rule<TimingVocabulary['flag']> = {
   id: 'IL.10',
+  worked: true,
   on: ['mark-judged'],
   off: ['compression-confirmed', 'housing-indexed'],
   bar: 'Both TDCs carry the mark: stroke not proved',
-  never: 'Index or fit to number one.',
+  never: 'Index or fit to number one before the stroke is proved.',
   because: 'The mark comes up on compression and on exhaust; a distributor fitted on the wrong one is half a turn out.',
+  first: 'stroke proved by two signs',
   ifItHappened: 'Lift the rotor, turn the crank once, prove the stroke, index again.',
-  harm: 'result'
+  harm: 'result',
+  forbids: ['indexes'],
+  loses: ['housing-indexed']
 };
+
+/** An idle speed that was read above the start of the advance: what is read then is not the initial timing alone. */
+export const IDLE_ABOVE_ONSET: Rule<TimingVocabulary['flag']> = {
+  id: 'IL.27',
+  worked: true,
+  on: [],
+  off: [],
+  bar: 'Idle above the onset: no initial timing',
+  never: 'Set or log the initial timing at an idle above the onset of the advance.',
+  because: 'The reading contains advance already.',
+  first: 'idle below the onset, or springs that hold until above it',
+  ifItHappened: 'Lower the idle, or look at the springs, and read it again.',
+  harm: 'result',
+  forbids: ['reads-initial'],
+  loses: ['base-timing-set']
+};
+
+export const rules: Rule<TimingVocabulary['flag']>[] = [
+  STROKE_NOT_PROVED,
+  IDLE_ABOVE_ONSET,
+  {
+    id: 'IL.09',
+    on: ['gear-meshed', 'compression-confirmed'],
+    off: ['crank-at-reference', 'engine-running'],
+    bar: 'Crank off the reference: do not index',
+    never: 'Index the housing while the crank is off the reference.',
+    because: 'The turn that seated it, or another, has moved the crank.',
+    ifItHappened: 'Bring the crank to the reference, last movement forward, and index again.',
+    harm: 'result',
+    forbids: ['indexes'],
+    loses: ['housing-indexed']
+  },
+  {
+    id: 'IL.23',
+    on: ['ignition-live'],
+    off: ['leads-fitted'],
+    bar: 'Ignition on, leads loose: touch none, ground each',
+    never: 'Touch leads, tester or coil, or leave a lead ungrounded, with the ignition on.',
+    because: 'High voltage; the coil is overloaded; vapour catches fire.',
+    first: 'ignition off, every loose lead grounded',
+    ifItHappened: 'Isolate, see to whoever was hit, ground the leads, ventilate.',
+    harm: 'person',
+    forbids: ['touches-leads', 'pulls-leads', 'cranks-by-power'],
+    loses: []
+  },
+  {
+    id: 'IL.24',
+    on: ['ignition-live'],
+    off: ['fuel-disabled', 'engine-running'],
+    where: [{ chosen: 'trigger', is: 'spark' }],
+    bar: 'Ignition on, fuel open: no spark test at rest',
+    never: 'Swing the housing for a spark test while fuel can reach the cylinders.',
+    because: 'Every flash may also trigger the injection.',
+    ifItHappened: 'Isolate, ventilate, plugs out, let the cylinders dry before it is cranked.',
+    harm: 'person',
+    forbids: ['indexes'],
+    loses: ['housing-indexed']
+  },
+  {
+    id: 'IL.26',
+    on: [],
+    off: ['vacuum-plugged'],
+    where: [{ fact: 'vacuumUnit', is: true }],
+    bar: 'Vacuum hose on: no initial timing',
+    never: 'Set or log the initial timing with the vacuum hose on.',
+    because: 'Vacuum adds advance and hides the initial timing.',
+    ifItHappened: 'Plug the hose, read again, and take the figure before as doubtful.',
+    harm: 'result',
+    forbids: ['reads-initial'],
+    loses: ['base-timing-set']
+  },
+  {
+    id: 'IL.28',
+    on: [],
+    off: ['gap-set'],
+    where: [{ chosen: 'trigger-is', is: 'contacts', field: 'triggerKind' }],
+    bar: 'Gap not set: no timing yet',
+    never: 'Set the timing before the gap is set.',
+    because: 'Putting the gap right later moves the timing.',
+    ifItHappened: 'Set the gap, then set the timing again.',
+    harm: 'result',
+    forbids: ['indexes', 'reads-initial'],
+    loses: ['housing-indexed', 'base-timing-set']
+  },
+  {
+    id: 'IL.29',
+    on: [],
+    off: ['trigger-verified'],
+    bar: 'Firing edge not known: do not trust the pole',
+    never: 'Trust the alignment of the poles before the firing edge is known.',
+    because: 'Entering and leaving edge lie about a pole\u2019s width apart.',
+    ifItHappened: 'Read the wiring data, and prove it with the strobe.',
+    harm: 'result',
+    forbids: ['indexes'],
+    loses: ['housing-indexed']
+  },
+  {
+    id: 'IL.47',
+    on: [],
+    off: ['housing-room-ok'],
+    bar: 'Room to turn not judged: do not close the job',
+    never: 'Close the job before there is room to turn the housing both ways.',
+    because: 'The timing could not be set later.',
+    ifItHappened: 'Change tooth or tower now.',
+    harm: 'result',
+    forbids: ['closes-log'],
+    loses: []
+  },
+  {
+    id: 'IL.72',
+    on: ['strobe-connected', 'engine-running'],
+    off: [],
+    bar: 'Strobe leads on a running engine: keep clear of the fan',
+    never: 'Lean leads near the fan, or look along its plane, on a running engine.',
+    because: 'Leads and sleeves are caught, and blades fail.',
+    first: 'engine stopped',
+    ifItHappened: 'Stop the engine, see to people, route the leads anew.',
+    harm: 'person',
+    forbids: ['reaches-in'],
+    loses: ['strobe-connected']
+  },
+  {
+    id: 'IL.88',
+    on: [],
+    off: ['fixed-mode'],
+    where: [{ chosen: 'advance-is', is: 'electronic', field: 'advanceKind' }],
+    bar: 'Control unit moves the spark: no initial timing',
+    never: 'Set or judge the initial timing while the control unit moves the spark.',
+    because: 'It changes while it is being measured.',
+    ifItHappened: 'Put the unit in its fixed mode, read again, compare what it commands with what is seen.',
+    harm: 'result',
+    forbids: ['reads-initial'],
+    loses: ['base-timing-set']
+  }
+];

@@ -103,6 +103,7 @@ export const indexHousing = (u: Use): Step =>
       school: 'trigger',
       role: 'at-rest',
       surface: 'timing',
+      acts: ['indexes'],
       values: ['staticBtdc', 'rotorDirection', 'ratio']
     },
     u
@@ -182,9 +183,9 @@ export const firstStart = (u: Use): Step =>
       tools: ['extinguisher', 'remote switch'],
       minutes: 10,
       helper: 'yes',
-      hazards: ['first-start', 'rotating'],
-      sets: ['engine-running', 'ignition-live'],
-      acts: ['turns-uncounted'],
+      hazards: ['first-start', 'exhaust', 'noise', 'kickback', 'backfire', 'oil-starve', 'rotating'],
+      sets: ['engine-running', 'ignition-live', 'oil-pressure-up'],
+      acts: ['turns-uncounted', 'cranks-by-power', 'starts'],
       clears: ['battery-isolated', 'fuel-disabled'],
       needs: ['sweep-done', 'clamp-snug'],
       slots: [slots.idle]
@@ -202,12 +203,13 @@ export const strobeInitial = (u: Use): Step =>
       ifSkipped: 'The curve lies on a false base.',
       tools: ['strobe', 'tachometer'],
       minutes: 6,
-      hazards: ['rotating', 'hot-surface', 'hv-ignition'],
+      hazards: ['rotating', 'exhaust', 'hot-surface', 'hot-coolant', 'hv-ignition'],
       sets: ['base-timing-set'],
       needs: ['engine-running', 'strobe-connected', 'clamp-snug'],
       slots: [slots.strobe],
       role: 'strobe',
       surface: 'timing',
+      acts: ['reads-initial', 'runs-on'],
       values: ['staticBtdc', 'rotorDirection', 'ratio']
     },
     u
@@ -227,7 +229,8 @@ export const clampFinal = (u: Use): Step =>
       sets: ['clamp-final'],
       clears: ['engine-running', 'ignition-live'],
       needs: ['base-timing-set'],
-      slots: [slots.torque]
+      slots: [slots.torque],
+      acts: ['clamps-final']
     },
     u
   );

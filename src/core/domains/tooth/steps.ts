@@ -141,7 +141,7 @@ export const dropIn = (u: Use): Step =>
       helper: 'yes',
       hazards: ['barring-tool', 'rotating', 'pinch'],
       clears: ['crank-at-reference'],
-      acts: ['turns-uncounted'],
+      acts: ['turns-uncounted', 'turns-crank'],
       needs: ['gear-meshed', 'battery-isolated'],
       slots: [slots.tang, slots['pump-slot'], crank['turned-on']],
       values: ['rotorDirection', 'ratio', 'pumpDrive'],
