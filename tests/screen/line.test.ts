@@ -171,6 +171,10 @@ describe('the step in view', () => {
     expect(view.place).toMatchObject({ crankDeg: expect.closeTo(11.26, 9), from: 'told', uDeg: null });
     view.turning(null);
     expect(view.place.crankDeg).toBe(before);
+    // nobody turns an engine that may roll
+    view.turned(11.26, 20);
+    expect(session.refusal?.message).toMatch(/^Never bar or crank/);
+    session.say({ kind: 'say', flag: 'vehicle-secured', on: true, seen: 'blocked at both wheels' });
     view.turned(11.26, 20);
     expect(session.all.at(-1)).toMatchObject({ kind: 'crank', crankDeg: 11.3, move: 'forward' });
   });

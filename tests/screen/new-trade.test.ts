@@ -89,7 +89,7 @@ describe('a trade made up in its own folder', () => {
     expect(plain(page)).toContain('Limits: 6.00 to 7.00 mm.');
 
     expect(session.say({ kind: 'done', step: 'travel' })).toBeNull();
-    const panel = render(StatePanel, { session, view, prefs: PREFS, onview: () => {} }).container;
+    const panel = render(StatePanel, { session, view, prefs: PREFS, onview: () => {}, onask: () => {} }).container;
     await tick();
     expect(plain(panel)).toContain('Bellows loose: no pressure');
     expect(plain(panel)).toContain('Never open the air.');

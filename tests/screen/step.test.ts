@@ -185,7 +185,13 @@ describe('where the engine is', () => {
     const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log] });
     if (step) on.at(step);
     const onview = vi.fn();
-    const { container: page } = render(StatePanel, { session: on.session, view: on.view, prefs: PREFS, onview });
+    const { container: page } = render(StatePanel, {
+      session: on.session,
+      view: on.view,
+      prefs: PREFS,
+      onview,
+      onask: vi.fn()
+    });
     return { ...on, page, onview, dial: page.querySelector('[role=slider]')! };
   }
   it('says that the crank is not placed, and the dial stands still until it is', async () => {

@@ -22,6 +22,9 @@ export const percent = (p: number): string =>
 export const degText = (d: number, decimals = 1): string => `${d.toFixed(decimals)}°`;
 /** ± is two standard uncertainties, everywhere. */
 export const plusMinus = (u: number, decimals = 2): string => `± ${(2 * u).toFixed(decimals)}`;
+/** What every job defers to, on screen, card and paper. */
+export const DEFERENCE =
+  'This plan supports a competent technician. Local law and workplace rules, the current data of whoever made machine and parts, and the limits of licensed practice come first: where they differ from this plan, follow them.';
 export const turnWord = (t: 'cw' | 'ccw'): string => (t === 'cw' ? 'clockwise' : 'anticlockwise');
 
 export function list(words: string[]): string {

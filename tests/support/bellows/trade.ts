@@ -57,7 +57,9 @@ export const bellowsManifest: Manifest = {
       never: 'Open the air.',
       because: 'A bellows that nothing holds bursts off its seat.',
       ifItHappened: 'Shut the air, look at the seat, measure again.',
-      harm: 'person'
+      harm: 'person',
+      forbids: ['starts'],
+      loses: []
     }
   ]
 };

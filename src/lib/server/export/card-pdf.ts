@@ -1,3 +1,4 @@
+import { DEFERENCE } from '$core/job/texts.ts';
 import { givenText } from '$lib/reader/given.ts';
 import { dateText, timeText } from '$lib/reader/dates.ts';
 import { understood } from '$lib/reader/units.ts';
@@ -133,7 +134,30 @@ export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<
       [r.replaced, 175, 21]
     ]);
   }
-  s.room(22);
+  if (card.said.length) {
+    s.y += 3;
+    s.head('Said by hand, as seen');
+    for (const x of card.said)
+      s.row([
+        [x.state, LEFT, 60],
+        [x.seen, 76, 84, true],
+        [x.by, 162, 34]
+      ]);
+  }
+  if (card.steps.length) {
+    s.y += 3;
+    s.head('Steps');
+    for (const x of card.steps)
+      s.row([
+        [x.title, LEFT, 80],
+        [x.state, 96, 20],
+        [x.by, 118, 40],
+        [timeText(x.at, prefs), 160, 36]
+      ]);
+  }
+  s.room(40);
+  s.y += 3;
+  s.y += s.text(DEFERENCE, LEFT, 182, { size: 7.5, colour: SOFT });
   s.y = Math.max(s.y + 16, Math.min(BOTTOM + 8, s.y + 30));
   s.rule(0.4, LEFT, 96);
   s.rule(0.4, 108, RIGHT);

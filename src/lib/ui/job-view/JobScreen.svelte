@@ -165,7 +165,7 @@
       onselect={(id) => (view.picked = id)}
     />
     <WorkSurface {session} {view} {line} {prefs} ondone={done} onask={ask} onundo={undo} onagain={again} />
-    <StatePanel {session} {view} {prefs} onview={setView} />
+    <StatePanel onask={ask} {session} {view} {prefs} onview={setView} />
   </div>
   {#snippet foot()}
     <ReadingLine {line} {session} stepTitle={view.selected.step.title} bind:field onlogged={logged} />

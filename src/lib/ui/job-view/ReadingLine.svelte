@@ -26,6 +26,12 @@
         return `why is \u201c${a.step.title}\u201d skipped?`;
       case 'override':
         return `why go on without it?`;
+      case 'seen': {
+        const words = session.sheet.words.flags[a.flag]!;
+        return `${a.on ? words.on : words.off}: what was seen, and by whom if it was not you?`;
+      }
+      case 'happened':
+        return 'it happened: what was done, in a few words?';
       case 'remark':
         return 'remark';
     }

@@ -21,7 +21,13 @@
       'application/json',
       asFile(session.jobId, session.outbox.setAside)
     );
-  const typed = (w: Waiting) => ('text' in w.input ? w.input.text : null);
+  const typed = ({ input }: Waiting): string | null => {
+    for (const field of ['text', 'seen', 'reason', 'note'] as const) {
+      const said = (input as Partial<Record<typeof field, string>>)[field];
+      if (said !== undefined) return said;
+    }
+    return null;
+  };
   const stepOf = (w: Waiting) => {
     const id = 'step' in w.input ? w.input.step : undefined;
     return session.sheet.steps.find((s) => s.id === id)?.title;
@@ -46,7 +52,7 @@
     <b>{n > 1 ? `${n} figures brought in together were not taken, none of them.` : `${what(w)} was not taken.`}</b>
     {w.refused!.message}
     {w.shown.by.id === me ? '' : `It was typed by ${w.shown.by.name}.`} It stays here until you drop it.
-    {#if n === 1 && typed(w) !== null}<button class="link" onclick={() => onagain(w)}>Put it back on the line</button
+    {#if n === 1 && 'text' in w.input}<button class="link" onclick={() => onagain(w)}>Put it back on the line</button
       >{/if}
     <button class="link" onclick={() => session.outbox.again(w)}>Send it again</button>
     <button class="link" onclick={saveAll}>Save as a file</button>

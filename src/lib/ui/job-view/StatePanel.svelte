@@ -10,14 +10,22 @@
   import TwoLapDial from '../instruments/two-lap-dial/TwoLapDial.svelte';
   import Verdict from '../primitives/Verdict.svelte';
   import { lengthText } from '../../reader/units.ts';
+  import type { Asking } from '../job/line.svelte.ts';
   import type { JobView } from '../job/view.svelte.ts';
 
   let {
     session,
     view,
     prefs,
-    onview
-  }: { session: JobSession; view: JobView; prefs: Prefs; onview: (v: 'front' | 'rear') => void } = $props();
+    onview,
+    onask
+  }: {
+    session: JobSession;
+    view: JobView;
+    prefs: Prefs;
+    onview: (v: 'front' | 'rear') => void;
+    onask: (asking: Asking) => void;
+  } = $props();
 
   const state = $derived(session.state);
   const engine = $derived(session.engine);
@@ -32,6 +40,19 @@
     plan && view.target ? crankWords.planText(plan, prefs.view, view.target, cycleDegOf(session.engine)) : []
   );
   const turnable = $derived((state.work.tdc?.found ?? null) !== null || place.crankDeg !== null);
+  const flags = $derived(session.sheet.words.flags);
+  /** states that nobody can see from the run sheet and that its rules watch */
+  const sayable = $derived(
+    Object.keys(flags).filter(
+      (f) => flags[f]!.sayable && session.sheet.rules.some((r) => [...r.on, ...r.off].includes(f))
+    )
+  );
+  const turning = $derived(state.raised.some((r) => r.forbids.includes('turns-crank')));
+  function tell(f: string, on: boolean) {
+    const safe = flags[f]!.danger ? !on : on;
+    if (flags[f]!.hard && safe) onask({ for: 'seen', flag: f, on });
+    else session.say({ kind: 'say', flag: f, on });
+  }
   const placed = $derived(crankWords.placeText(place, cycle));
 </script>
 
@@ -67,16 +88,27 @@
       {/each}
     </fieldset>
   {/if}
+  {#if crank.crankDeg !== null && !turning && !state.closed}
+    <button class="link lost" onclick={() => session.say({ kind: 'crank', crankDeg: null, move: 'unknown' })}
+      >The crank was turned, nobody counted</button
+    >
+  {/if}
   {#each state.interlocks as rule (rule.id)}
     <details class="flag">
       <summary>{rule.bar}</summary>
       {#each Object.values(ruleText(rule)) as sentence (sentence)}<p>{sentence}</p>{/each}
-      {#if rule.happened === 'crank-turned'}<button
-          class="button"
-          onclick={() => session.say({ kind: 'crank', crankDeg: null, move: 'unknown' })}>The crank was turned</button
-        >{/if}
+      <button class="button" onclick={() => onask({ for: 'happened', rule: rule.id })}>It happened</button>
     </details>
   {/each}
+  {#if sayable.length && !state.closed}
+    <details class="tell">
+      <summary>Say what the sheet cannot see</summary>
+      {#each sayable as f (f)}
+        {@const on = state.flags.has(f)}
+        <button class="link" onclick={() => tell(f, !on)}>{on ? flags[f]!.off : flags[f]!.on}</button>
+      {/each}
+    </details>
+  {/if}
   {#if figures.length}
     <dl>
       {#each figures as f (f.key)}<dt>{f.label}</dt>
@@ -162,6 +194,21 @@
   }
   .flag .button {
     margin: 0 10px 10px;
+  }
+  .lost {
+    align-self: flex-start;
+    font-size: var(--t2);
+  }
+  .tell {
+    font-size: var(--t2);
+  }
+  .tell summary {
+    min-height: 30px;
+    cursor: pointer;
+    color: var(--ink-2);
+  }
+  .tell .link {
+    display: block;
   }
   dl {
     margin-top: 6px;

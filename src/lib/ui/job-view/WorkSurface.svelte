@@ -2,7 +2,9 @@
   import { missingValues, words } from '$core/job/index.ts';
   import type { Reading } from '$core/job/replayed.ts';
   import type { SchoolId } from '$core/domains/list.ts';
-  import { notSettled } from '$core/job/admit.ts';
+  import { notSettled, reasonable } from '$core/job/admit.ts';
+  import { ruleOf, ruleText } from '$core/job/rules.ts';
+  import { DEFERENCE } from '$core/job/texts.ts';
   import { timeText } from '$lib/reader/dates.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import Lazy from '../primitives/Lazy.svelte';
@@ -41,6 +43,24 @@
   const weigh = $derived(step.school === undefined ? undefined : weighSchool(step.school));
   const Here = $derived(surfaceHere(step.surface));
   const given = $derived({ session, view, line, prefs, stepId: step.id, onamend: amend });
+  /** the last thing that happened although it must not, until a step is done again after it */
+  const happened = $derived.by(() => {
+    const last = session.state.replayed.happened.at(-1);
+    const since = last && session.all.some((e) => e.kind === 'done' && e.seq > last.seq);
+    return last && !since ? ruleOf(session.sheet, last.rule) : undefined;
+  });
+  /** lifting out and trying again is ordinary work wherever something is in mesh at rest */
+  const liftable = $derived(
+    session.state.flags.has('gear-meshed') &&
+      !session.state.flags.has('engine-running') &&
+      [...step.needs, ...step.sets].some((f) => f === 'gear-meshed' || f === 'distributor-seated')
+  );
+  /** a hard state is said with what was seen; one that is counted or measured comes from its step */
+  const bySaying = (f: string) => !(flags[f]!.counted && (flags[f]!.danger ? false : giver(f)));
+  function itIsSo(f: string, on: boolean) {
+    if (flags[f]!.hard) onask({ for: 'seen', flag: f, on });
+    else session.say({ kind: 'say', flag: f, on });
+  }
   const remarks = $derived(session.state.replayed.remarks.filter((r) => r.step === step.id));
 </script>
 
@@ -58,7 +78,20 @@
             >Go on all the same, and say why</button
           >
         {/if}
+        {#if session.refusal.code === 'only-with-reason'}
+          <button
+            class="link"
+            onclick={() => onask({ for: 'override', step, flags: [], rules: reasonable(session.state, step) })}
+            >Go on all the same, and say why</button
+          >
+        {/if}
         <button class="link" onclick={() => (session.refusal = null)}>Understood</button>
+      </Caution>
+    {/if}
+    {#if happened}
+      <Caution role="alert">
+        <b>It happened. {ruleText(happened).ifItHappened.replace('If it happened: ', 'Now: ')}</b>
+        What it spoiled is open again in the run sheet.
       </Caution>
     {/if}
     <SetAside {session} {onagain} />
@@ -89,15 +122,15 @@
               {#if giver(f)}<button class="link" onclick={() => (view.picked = giver(f)!.id)}
                   >to “{giver(f)!.title}”</button
                 >{/if}
-              <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: true })}
-                >it is so: {flags[f]!.on}</button
-              >
+              {#if bySaying(f)}<button class="link" onclick={() => itIsSo(f, true)}
+                  >{flags[f]!.hard ? 'seen' : 'it is so'}: {flags[f]!.on}</button
+                >{:else}<span class="quiet">counted or measured there, not said here</span>{/if}
             </li>
           {/each}
           {#each v.stillOn as f (f)}<li>
               {flags[f]!.on}
-              <button class="link" onclick={() => session.say({ kind: 'say', flag: f, on: false })}
-                >it is so: {flags[f]!.off}</button
+              <button class="link" onclick={() => itIsSo(f, false)}
+                >{flags[f]!.hard ? 'seen' : 'it is so'}: {flags[f]!.off}</button
               >
             </li>{/each}
         </ul>
@@ -182,6 +215,7 @@
             : ''}
       </dd>
     </dl>
+    <p class="deference">{DEFERENCE}</p>
   </main>
   <section class="acts" aria-label="What to do with this step">
     {#if open}
@@ -190,6 +224,8 @@
     {:else if settled}
       <button class="button" onclick={() => session.say({ kind: 'reopen', step: step.id })}>Open again</button>
     {/if}
+    {#if liftable}<button class="button" onclick={() => session.say({ kind: 'lift' })}>Lifted, to try again</button
+      >{/if}
     <button class="button" onclick={() => onask({ for: 'remark', step })}>Remark <kbd>R</kbd></button>
     <a class="button" href="/bay/{session.jobId.slice(0, 6)}">Across the bay <kbd>B</kbd></a>
     <button class="button" onclick={onundo} disabled={!session.undoable}>Undo <kbd>U</kbd></button>
@@ -267,6 +303,12 @@
     border-top: 1px solid var(--rule);
     padding-top: 8px;
     max-width: 700px;
+  }
+  .deference {
+    font-size: var(--t1);
+    color: var(--ink-2);
+    margin-top: 10px;
+    max-width: 84ch;
   }
   .facts dd {
     color: var(--ink);

@@ -15,7 +15,9 @@ export type Asking =
   | { for: 'amend'; reading: Reading }
   | { for: 'amend-why'; reading: Reading; text: string }
   | { for: 'skip'; step: Step }
-  | { for: 'override'; step: Step; flags: string[] }
+  | { for: 'override'; step: Step; flags: string[]; rules?: string[] }
+  | { for: 'seen'; flag: string; on: boolean }
+  | { for: 'happened'; rule: string }
   | { for: 'remark'; step: Step | null };
 
 /** The reading line: what is typed, what it is understood to be, and what Enter will do with it. */
@@ -88,8 +90,18 @@ export class ReadingLine {
         return this.#close(this.session.say({ kind: 'skip', step: a.step.id, reason: typed }) === null);
       case 'override':
         return this.#close(
-          this.session.say({ kind: 'override', step: a.step.id, flags: a.flags, reason: typed }) === null
+          this.session.say({
+            kind: 'override',
+            step: a.step.id,
+            flags: a.flags,
+            ...(a.rules ? { rules: a.rules } : {}),
+            reason: typed
+          }) === null
         );
+      case 'seen':
+        return this.#close(this.session.say({ kind: 'say', flag: a.flag, on: a.on, seen: typed }) === null);
+      case 'happened':
+        return this.#close(this.session.say({ kind: 'happened', rule: a.rule, note: typed }) === null);
       case 'remark':
         return this.#close(
           this.session.say({ kind: 'remark', text: typed, ...(a.step ? { step: a.step.id } : {}) }) === null

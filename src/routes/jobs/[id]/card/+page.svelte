@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DEFERENCE } from '$core/job/texts.ts';
   import { givenText } from '$lib/reader/given.ts';
   import { dateText, timeText } from '$lib/reader/dates.ts';
   import { understood } from '$lib/reader/units.ts';
@@ -67,6 +68,17 @@
           </table>
         </section>
       </div>
+      {#if card.said.length}
+        <section>
+          <h2>Said by hand, as seen</h2>
+          <table>
+            <tbody>
+              {#each card.said as x (x.state)}<tr><td>{x.state}</td><td class="strong">{x.seen}</td><td>{x.by}</td></tr
+                >{/each}
+            </tbody>
+          </table>
+        </section>
+      {/if}
       <section>
         <h2>Readings</h2>
         <table>
@@ -90,6 +102,19 @@
           </tbody>
         </table>
       </section>
+      {#if card.steps.length}
+        <section>
+          <h2>Steps</h2>
+          <table>
+            <tbody>
+              {#each card.steps as x (x.title + x.at)}<tr
+                  ><td>{x.title}</td><td>{x.state}</td><td>{x.by}</td><td>{timeText(x.at, data.prefs)}</td></tr
+                >{/each}
+            </tbody>
+          </table>
+        </section>
+      {/if}
+      <p class="quiet small">{DEFERENCE}</p>
       <div class="sign"><span>Technician, date</span><span>Lead, date</span></div>
     </main>
   </div>
