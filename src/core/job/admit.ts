@@ -6,7 +6,8 @@ import { surfaceOf, type JobState, type StepView } from './domain.ts';
 import type { EventBody, JobEvent } from './events.ts';
 import { possible } from './possible.ts';
 import { forbidding, putRight, ruleText } from './rules.ts';
-import { labelOf, slotOf, type Act, type RunSheet, type Slot, type Step } from './run-sheet.ts';
+import type { Act } from './acts.ts';
+import { labelOf, slotOf, type RunSheet, type Slot, type Step } from './run-sheet.ts';
 import { missingValues } from './state.ts';
 import { lower } from './texts.ts';
 

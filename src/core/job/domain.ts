@@ -3,7 +3,7 @@ import type { ParsedReading } from '../calculations/reading/reading-parse.ts';
 import type { GaugeKind } from '../tray/gauge-kinds.ts';
 import type { JobEvent } from './events.ts';
 import type { Reading, Replayed, StepMark } from './replayed.ts';
-import type { Rule } from './rules.ts';
+import type { Rule } from './rule.ts';
 import type { RunSheet, Slot, Step } from './run-sheet.ts';
 import type { SettledFigure } from './settled.ts';
 import type { LengthText } from './texts.ts';

@@ -1,6 +1,6 @@
 import type { Engine } from '../engine/engine.ts';
 import type { FigureWords } from './settled.ts';
-import type { Rule } from './rules.ts';
+import type { Rule } from './rule.ts';
 import type { Written } from './vocabulary.ts';
 import type { LengthText } from './texts.ts';
 

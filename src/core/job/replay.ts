@@ -3,7 +3,8 @@ import type { Domain } from './domain.ts';
 import type { EventOf, JobEvent } from './events.ts';
 import type { Reading, Replayed } from './replayed.ts';
 import { ruleOf } from './rules.ts';
-import type { Act, RunSheet, Step } from './run-sheet.ts';
+import type { Act } from './acts.ts';
+import type { RunSheet, Step } from './run-sheet.ts';
 
 type Written = Exclude<JobEvent, { kind: 'undo' | 'amend' }>;
 

@@ -2,7 +2,8 @@ import type { Field } from '../engine/fields.ts';
 import type { GaugeKind } from '../tray/gauge-kinds.ts';
 import type { PartKind } from '../tray/part-kinds.ts';
 import type { Quantity } from '../units/units.ts';
-import type { Rule } from './rules.ts';
+import type { Act, Place } from './acts.ts';
+import type { Rule } from './rule.ts';
 
 /** Ways to log one figure again: a repeat, a place come to backwards, a place come to nobody knows how. */
 export type Variant = 'again' | 'back' | 'unsure';
@@ -71,48 +72,6 @@ export interface OnlyIf {
   flag?: string;
 }
 
-/** What a step does, beyond the states it sets: code asks for these and never for a step by its name. */
-export const acts = [
-  /** after it nobody knows where the crank stands, unless the turn was read */
-  'turns-uncounted',
-  /** done, the crank stands at the run sheet's reference, last moved forward */
-  'reaches-reference',
-  /** it cannot be worked out without the value of the reference */
-  'needs-reference',
-  /** something stands in cylinder one from its first reading on */
-  'probes-cylinder',
-  /** done, the job is closed */
-  'closes-log',
-  // what rules forbid, and what makes states fall: the deed, whatever the step is called
-  'turns-crank',
-  'turns-back',
-  'cranks-by-power',
-  'starts',
-  'runs-on',
-  'loads',
-  'reaches-in',
-  'opens-up',
-  'works-over-bore',
-  'lifts-unit',
-  'clamps',
-  'clamps-final',
-  'tightens-pedestal',
-  'indexes',
-  'reads-initial',
-  'fits-cap',
-  'pulls-leads',
-  'touches-leads',
-  'energises',
-  'measures-depth',
-  'pins-gear',
-  'pulls-shaft',
-  'levers-flange',
-  'lays-crank-in',
-  'closes-case',
-  'chooses-springs'
-] as const;
-export type Act = (typeof acts)[number];
-
 export interface Step {
   id: string;
   phase: string;
@@ -159,8 +118,6 @@ export interface SheetPlan {
   place?: Place;
   steps: Step[];
 }
-
-export type Place = 'engine' | 'open-case' | 'bench';
 
 export interface FlagWords {
   /** the state as the bench says it, and its opposite */

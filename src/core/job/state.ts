@@ -12,7 +12,8 @@ import type { JobEvent } from './events.ts';
 import { onDemand } from './on-demand.ts';
 import { replay } from './replay.ts';
 import type { Replayed } from './replayed.ts';
-import { asBars, byHarm, raised, type Rule } from './rules.ts';
+import type { Rule } from './rule.ts';
+import { asBars, byHarm, raised } from './rules.ts';
 import type { RunSheet, Step } from './run-sheet.ts';
 
 /**

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { admit } from '$core/job/admit.ts';
-import { belonging, putRight, ruleText, type Rule } from '$core/job/rules.ts';
-import { acts, type RunSheet } from '$core/job/run-sheet.ts';
+import type { Rule } from '$core/job/rule.ts';
+import { belonging, putRight, ruleText } from '$core/job/rules.ts';
+import { acts } from '$core/job/acts.ts';
+import type { RunSheet } from '$core/job/run-sheet.ts';
 import { manifests } from '$core/domains/all.ts';
 import { jobCard } from '$core/job/card.ts';
 import { runSheets, stateOf } from '$core/sheets/index.ts';

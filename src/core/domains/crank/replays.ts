@@ -1,6 +1,6 @@
 import type { JobEvent } from '../../job/events.ts';
 import type { Replayed } from '../../job/replayed.ts';
-import type { Rule } from '../../job/rules.ts';
+import type { Rule } from '../../job/rule.ts';
 import type { Step } from '../../job/run-sheet.ts';
 import type { CrankVocabulary } from './vocabulary.ts';
 

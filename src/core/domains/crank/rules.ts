@@ -1,4 +1,4 @@
-import type { Rule } from '../../job/rules.ts';
+import type { Rule } from '../../job/rule.ts';
 import type { CrankVocabulary } from './vocabulary.ts';
 
 export const rules: Rule<CrankVocabulary['flag']>[] = [

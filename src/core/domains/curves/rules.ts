@@ -1,4 +1,4 @@
-import type { Rule } from '../../job/rules.ts';
+import type { Rule } from '../../job/rule.ts';
 import type { CurvesVocabulary } from './vocabulary.ts';
 
 /** A total that was measured above its limit. */

@@ -1,4 +1,4 @@
-import type { Rule } from '../../job/rules.ts';
+import type { Rule } from '../../job/rule.ts';
 import type { StackVocabulary } from './vocabulary.ts';
 
 /** Not a state that was said but a figure that was measured: washer and gaps leave the gear no float at all. */

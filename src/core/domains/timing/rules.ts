@@ -1,4 +1,4 @@
-import type { Rule } from '../../job/rules.ts';
+import type { Rule } from '../../job/rule.ts';
 import type { TimingVocabulary } from './vocabulary.ts';
 
 /** Raised only where it matters which of two TDCs fires: not on a two-stroke, not where nothing is indexed. */
