@@ -387,7 +387,7 @@ export const jobs: DemoJob[] = [
     opened: '2026-11-19T09:00:00Z',
     promised: '2026-12-02',
     lines: [
-      ...done('intake', 'secure', 'free'),
+      ...done('intake', 'free'),
       { read: '0.40', step: 'gap', slot: 'contact-gap' },
       { read: '38', step: 'gap', slot: 'dwell' },
       ...done('gap'),
