@@ -60,6 +60,22 @@ class Sheet {
   }
 }
 
+/** Who did what when, run together: a list of thirty steps would cost a page. */
+function stepsByPerson(steps: CardData['card']['steps'], prefs: Prefs): [by: string, said: string][] {
+  const out: [string, string[]][] = [];
+  let before = '';
+  for (const x of steps) {
+    const [day, clock] = timeText(x.at, prefs).split(', ');
+    const when = day === before ? (clock ?? '') : timeText(x.at, prefs);
+    before = day!;
+    const said = `${x.title}${x.state === 'skipped' ? ' (skipped)' : ''} ${when}`;
+    const last = out[out.length - 1];
+    if (last?.[0] === x.by) last[1].push(said);
+    else out.push([x.by, [said]]);
+  }
+  return out.map(([by, said]) => [by, said.join('; ')]);
+}
+
 /** The job card on A4: one page for an ordinary job, more when there are many readings. */
 export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<ArrayBuffer>> {
   const { card, engine, job } = data;
@@ -146,17 +162,15 @@ export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<
   }
   if (card.steps.length) {
     s.y += 3;
-    s.head('Steps');
-    for (const x of card.steps)
-      s.row([
-        [x.title, LEFT, 80],
-        [x.state, 96, 20],
-        [x.by, 118, 40],
-        [timeText(x.at, prefs), 160, 36]
-      ]);
+    s.room(12);
+    s.head('Steps, with when they were done');
+    for (const [by, said] of stepsByPerson(card.steps, prefs)) {
+      s.room(8);
+      s.y += s.text(`${by}: ${said}`, LEFT, 182, { size: 7.5 }) + 0.6;
+    }
   }
-  s.room(40);
-  s.y += 3;
+  s.room(32);
+  s.y += 2;
   s.y += s.text(DEFERENCE, LEFT, 182, { size: 7.5, colour: SOFT });
   s.y = Math.max(s.y + 16, Math.min(BOTTOM + 8, s.y + 30));
   s.rule(0.4, LEFT, 96);

@@ -61,7 +61,7 @@
         line(claimed.most, {
           ...edge,
           fill: '-1',
-          backgroundColor: `color-mix(in srgb, ${colour('--predicted')} 14%, transparent)`
+          backgroundColor: `color-mix(in srgb, ${colour('--predicted')} 24%, transparent)`
         })
       );
     }

@@ -3,7 +3,8 @@
   import * as crankWords from '$core/domains/crank/words.ts';
   import type { JobSession } from '../job/session.svelte.ts';
   import { settledFigures, words } from '$core/job/index.ts';
-  import { ruleText } from '$core/job/rules.ts';
+  import type { Rule } from '$core/job/rule.ts';
+  import { putRight, ruleText } from '$core/job/rules.ts';
   import { cycleDegOf, valvesOf } from '$core/engine/engine.ts';
   import { resultText } from '$core/job/figure-text.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
@@ -47,6 +48,12 @@
       (f) => flags[f]!.sayable && session.sheet.rules.some((r) => [...r.on, ...r.off].includes(f))
     )
   );
+  /** the states that let a rule go once they are seen to be so: a danger gone, or what it waits for */
+  const letGo = (rule: Rule): { flag: string; on: boolean }[] =>
+    (rule.on.length
+      ? rule.on.filter((f) => flags[f]!.danger).map((flag) => ({ flag, on: false }))
+      : rule.off.map((flag) => ({ flag, on: true }))
+    ).filter(({ flag, on }) => !(flags[flag]!.counted && on));
   const turning = $derived(state.raised.some((r) => r.forbids.includes('turns-crank')));
   function tell(f: string, on: boolean) {
     const safe = flags[f]!.danger ? !on : on;
@@ -97,7 +104,15 @@
     <details class="flag">
       <summary>{rule.bar}</summary>
       {#each Object.values(ruleText(rule)) as sentence (sentence)}<p>{sentence}</p>{/each}
-      <button class="button" onclick={() => onask({ for: 'happened', rule: rule.id })}>It happened</button>
+      <p>Put it right first: {putRight(rule, flags)}.</p>
+      <p class="right">
+        {#each letGo(rule) as { flag, on } (flag)}
+          <button class="button" onclick={() => tell(flag, on)}
+            >{flags[flag]!.hard ? 'Seen' : 'It is so'}: {on ? flags[flag]!.on : flags[flag]!.off}</button
+          >
+        {/each}
+        <button class="button" onclick={() => onask({ for: 'happened', rule: rule.id })}>It happened</button>
+      </p>
     </details>
   {/each}
   {#if sayable.length && !state.closed}
@@ -192,8 +207,10 @@
   .flag p {
     padding: 0 10px 8px;
   }
-  .flag .button {
-    margin: 0 10px 10px;
+  .flag .right {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
   }
   .lost {
     align-self: flex-start;

@@ -53,7 +53,7 @@
   const liftable = $derived(
     session.state.flags.has('gear-meshed') &&
       !session.state.flags.has('engine-running') &&
-      [...step.needs, ...step.sets].some((f) => f === 'gear-meshed' || f === 'distributor-seated')
+      step.sets.some((f) => ['gear-meshed', 'distributor-seated', 'tooth-chosen', 'drive-oriented'].includes(f))
   );
   /** a hard state is said with what was seen; one that is counted or measured comes from its step */
   const bySaying = (f: string) => !(flags[f]!.counted && (flags[f]!.danger ? false : giver(f)));
@@ -147,7 +147,11 @@
       {#if v.overruled}· overruled: {v.overruled}{/if}
     </p>
     <h1>{words.headline(session.state, session.engine, v, lengthText(prefs))}</h1>
-    <p class="why">{step.why}</p>
+    <p class="why">
+      {step.why}
+      {#if liftable}<button class="link" onclick={() => session.say({ kind: 'lift' })}>Lifted out, to try again</button
+        >{/if}
+    </p>
 
     {#if v.asks}
       <div class="question">
@@ -224,8 +228,6 @@
     {:else if settled}
       <button class="button" onclick={() => session.say({ kind: 'reopen', step: step.id })}>Open again</button>
     {/if}
-    {#if liftable}<button class="button" onclick={() => session.say({ kind: 'lift' })}>Lifted, to try again</button
-      >{/if}
     <button class="button" onclick={() => onask({ for: 'remark', step })}>Remark <kbd>R</kbd></button>
     <a class="button" href="/bay/{session.jobId.slice(0, 6)}">Across the bay <kbd>B</kbd></a>
     <button class="button" onclick={onundo} disabled={!session.undoable}>Undo <kbd>U</kbd></button>

@@ -1,0 +1,96 @@
+import type { Page } from '@playwright/test';
+import { expect, holding, open, stepInHand, test } from './support/bench.ts';
+import { A, be, done as finished, foundTdc, say, workshop } from './support/workshop.ts';
+
+/** Rules that guard hands and engines: broken, refused, said to have happened, and led back. */
+const bars = (page: Page) => page.getByRole('complementary', { name: 'Where the engine is' });
+const line = (page: Page) => page.getByRole('contentinfo').getByRole('textbox');
+const go = async (page: Page, phase: RegExp, step: RegExp) => {
+  const button = page.getByRole('button', { name: step });
+  if ((await button.count()) === 0) await page.getByRole('button', { name: phase }).click();
+  await button.first().click();
+};
+const strokeKnown = [
+  { kind: 'sign', sign: 'airPushedOut', seen: true } as const,
+  { kind: 'sign', sign: 'intakeJustClosed', seen: true } as const
+];
+const toReference = [
+  ...foundTdc,
+  ...finished('tdc', 'mark', 'probe-out'),
+  ...strokeKnown,
+  ...finished('stroke', 'ref')
+];
+
+test('the starter is refused while the bar is on the crank, and the engine is found again after it happened', async ({
+  page,
+  context
+}) => {
+  await be(context, 'ida', A);
+  const { jobId } = await workshop(['ida']);
+  await say(context.request, A, jobId, ...toReference);
+  await open(page, `/jobs/${jobId}`);
+  await go(page, /Time and prove/, /First start/);
+  await page.keyboard.press('d');
+  const alert = page.getByRole('alert').first();
+  await expect(alert).toContainText(/^Never .*Why: .*Put it right first: /);
+  // what happened is said at its bar
+  const bar = bars(page).getByRole('group').filter({ hasText: 'Bar on the crank: no starter' });
+  await bar.getByText('Bar on the crank: no starter').click();
+  await expect(bar).toContainText('Never operate the starter with the bar on the crank.');
+  await expect(bar).toContainText('Why: The bar is thrown.');
+  await bar.getByRole('button', { name: 'It happened' }).click();
+  await line(page).fill('somebody tried the key');
+  await line(page).press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'It happened. Now: Isolate, see to people' })).toBeVisible();
+  // the crank is found again: nobody counted that turn
+  await expect(bars(page).getByRole('group', { name: 'Crank' })).not.toContainText('before firing TDC');
+  await go(page, /Find the crank/, /Compression stroke, two signs/);
+  await expect(stepInHand(page)).toHaveAccessibleName(holding('to be repeated'));
+  // put right: seen off, and by whom
+  await bar.getByRole('button', { name: 'Seen: barring tool off' }).click();
+  await line(page).fill('bar lies on the bench');
+  await line(page).press('Enter');
+  await expect(bars(page).getByText('Bar on the crank: no starter')).toHaveCount(0);
+  await page.goto(`/jobs/${jobId}/card`);
+  await expect(page.getByRole('main')).toContainText('it happened (somebody tried the key)');
+  await expect(page.getByRole('main')).toContainText('bar lies on the bench');
+  await expect(page.getByRole('main')).toContainText('steps to go');
+});
+
+test('a state that keeps hands whole is not ticked off: what was seen is asked, and a counted one comes from its step', async ({
+  page,
+  context
+}) => {
+  await be(context, 'ida', A);
+  const { jobId } = await workshop(['ida']);
+  await say(context.request, A, jobId, ...finished('intake'));
+  await open(page, `/jobs/${jobId}`);
+  await go(page, /Make safe/, /Plugs out/);
+  await page.getByRole('button', { name: 'seen: battery lead off' }).click();
+  await expect(page.getByRole('contentinfo')).toContainText('what was seen, and by whom if it was not you?');
+  await line(page).fill('lead tied back, tag on');
+  await line(page).press('Enter');
+  await expect(page.getByText('Held.')).toHaveCount(0);
+  await go(page, /Time and prove/, /First start/);
+  await expect(page.getByText('counted or measured there, not said here')).toBeVisible();
+});
+
+test('a drive lifted to be tried again is no more in mesh nor seated, and its steps are open again', async ({
+  page,
+  context
+}) => {
+  await be(context, 'ida', A);
+  const { jobId } = await workshop(['ida']);
+  await say(
+    context.request,
+    A,
+    jobId,
+    ...toReference,
+    ...finished('tower', 'clamp-ready', 'seal', 'pump-shaft', 'slot', 'in')
+  );
+  await open(page, `/jobs/${jobId}`);
+  await go(page, /Fit the drive/, /Seated on its face/);
+  await page.getByRole('button', { name: 'Lifted out, to try again' }).click();
+  await go(page, /Fit the drive/, /Rotor led, distributor let down/);
+  await expect(stepInHand(page)).toHaveAccessibleName(holding('to be repeated'));
+});
