@@ -37,11 +37,13 @@ function wholeFit(o: {
     { fact: 'pinned', is: false },
     ...done('cap', 'leads', 'two-turns', 'prime'),
     ...(o.vacuum ? done('hose') : []),
-    ...done('strobe-on', 'sweep', 'start'),
+    ...done('strobe-on', 'off', 'sweep', 'start'),
     ...o.strobe.map((s): Line => ({ read: s, step: 'strobe', slot: 'strobe' })),
     ...done('strobe'),
     { read: o.torque, step: 'clamp-final', slot: 'torque' },
-    ...done('clamp-final', 'close')
+    ...done('clamp-final'),
+    ...(o.vacuum ? done('hose-on') : []),
+    ...done('close')
   ];
 }
 
@@ -363,7 +365,7 @@ export const jobs: DemoJob[] = [
       { read: '14b', step: 'vacuum', slot: 'vac-deg' },
       { read: '40 kPa', step: 'vacuum', slot: 'vac-kpa' },
       { read: '24b', step: 'vacuum', slot: 'vac-deg' },
-      ...done('vacuum', 'clamp-final', 'hot-start', 'close')
+      ...done('vacuum', 'clamp-final', 'hose-on', 'hot-start', 'close')
     ]
   },
   {
@@ -376,7 +378,7 @@ export const jobs: DemoJob[] = [
       ...strobed('10b', curve2024),
       { skip: 'sweep', why: 'lazy from 2,400 on: noted, to be recurved' },
       ...done('steady'),
-      ...done('vacuum', 'clamp-final', 'hot-start', 'close')
+      ...done('vacuum', 'clamp-final', 'hose-on', 'hot-start', 'close')
     ]
   },
   {

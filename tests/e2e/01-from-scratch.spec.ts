@@ -120,9 +120,9 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
 
   await test.step('the mark’s error', async () => {
     const { out } = answer('the mark').expect;
+    await done(page, 'Probe out');
     await expect(page.getByTestId('result')).toContainText(`${out.errorDeg.toFixed(2)}° early`);
     await done(page, 'Mark judged');
-    await done(page, 'Probe out');
   });
 
   await test.step('the signs tell the stroke', async () => {
@@ -207,6 +207,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
       'Two turns',
       'Oil primed',
       'Strobe connected',
+      'Wheel and bar off',
       'Nothing left',
       'First start'
     ])

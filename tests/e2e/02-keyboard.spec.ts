@@ -71,7 +71,7 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
     await expect(readings(page).locator('s')).toHaveText('11.6');
   });
 
-  for (const t of ['True TDC', 'Mark judged', 'Probe out']) await doneWith(t);
+  for (const t of ['True TDC', 'Probe out', 'Mark judged']) await doneWith(t);
   await tabTo(/Air is pushed out.*\syes/);
   await press('Space');
   await tabTo(/Both its rockers are slack\s+yes/);
@@ -120,6 +120,7 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
     'Two turns',
     'Oil primed',
     'Strobe connected',
+    'Wheel and bar off',
     'Nothing left',
     'First start'
   ])

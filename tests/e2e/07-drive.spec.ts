@@ -48,10 +48,10 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
 
   await test.step('washer and gaps give the float', async () => {
     for (const w of inputs.washerMm) await type(page, String(w));
-    await done(page, 'Gauging washer measured');
+    await done(page, 'Gauge washer measured');
     await done(page, 'Shaft in on the washer');
     await expect(
-      page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Gauging washer in')
+      page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Gauge washer in')
     ).toBeVisible();
     for (const g of inputs.gaps) await type(page, g.join(' + '));
     const float = out('stack.endFloat');
@@ -85,10 +85,10 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
     await done(page, 'Packing measured as fitted');
   });
 
-  await test.step('the gauging washer bars the way until it is out', async () => {
-    await done(page, 'Gauging washer out');
+  await test.step('the gauge washer bars the way until it is out', async () => {
+    await done(page, 'Gauge washer out');
     await expect(
-      page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Gauging washer in')
+      page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Gauge washer in')
     ).toBeHidden();
   });
 

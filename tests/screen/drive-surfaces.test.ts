@@ -25,7 +25,7 @@ describe('the stack', () => {
   it('shows the washer as long as it is in, and float as soon as it is measured', async () => {
     const before = await surface(pedestal(), 'gap');
     expect(before.text()).toContain('The figures of the drive appear here as they are measured.');
-    expect(before.text()).toContain('gauging washer');
+    expect(before.text()).toContain('gauge washer');
     cleanup();
     const after = await surface(measured(), 'gap');
     expect(after.rows('.lines tbody tr')[0]).toMatch(/^End float/i);

@@ -60,7 +60,7 @@ describe('a step in view', () => {
     expect(on.view.selected.missing.length).toBe(held - 1);
     expect(on.session.all.at(-1)).toMatchObject({ kind: 'say', on: true, by: { name: 'Ines Farrow' } });
   });
-  it('never offers to go on with the gauging washer in, but does where only judgement is asked', async () => {
+  it('never offers to go on with the gauge washer in, but does where only judgement is asked', async () => {
     const hard = await work(measured(), 'seal');
     const offers = [...hard.page.querySelectorAll('button')].map(plain).filter((t) => t.startsWith('Go on without'));
     expect(offers.join()).not.toContain('washer');
@@ -226,7 +226,7 @@ describe('where the engine is', () => {
   it('warns while the washer is in, and says what to do if it happened', async () => {
     const on = panel(measured());
     const flags = [...on.page.querySelectorAll('.flag')].map(plain);
-    expect(flags.some((f) => f.includes('Gauging washer in'))).toBe(true);
+    expect(flags.some((f) => f.includes('Gauge washer in'))).toBe(true);
     expect(flags.every((f) => f.includes('If it happened:'))).toBe(true);
   });
   it('asks from which end one looks only when it matters which way to turn', async () => {

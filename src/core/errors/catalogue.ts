@@ -39,7 +39,7 @@ export const sentences = {
   'no-such-step': (f: { step: string }) => `This run sheet has no step "${f.step}".`,
   'no-such-slot': (f: { slot: string; step: string }) => `The step "${f.step}" takes no figure called "${f.slot}".`,
   'no-such-reading': (_: object) => 'That reading is not in this log any more: it was undone. Take the reading again.',
-  'step-blocked': (f: { step: string; needs: string }) => `"${f.step}" has to wait: ${f.needs}.`,
+  'step-blocked': (f: { step: string; needs: string }) => `"${f.step}" has to wait. Put it right first: ${f.needs}.`,
   'readings-missing': (f: { step: string; what: string }) =>
     `"${f.step}" has no reading yet: ${f.what}. Log it, or skip the step and say why.`,
   'values-missing': (f: { step: string; what: string }) =>

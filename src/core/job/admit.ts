@@ -144,7 +144,7 @@ function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
   const allowed = free(state, step.id, step.acts);
   if (!allowed.ok) return allowed;
   if (v.missing.length > 0 || v.stillOn.length > 0) {
-    const needs = [...v.missing.map((f) => flags[f]!.off), ...v.stillOn.map((f) => flags[f]!.on)].join(', ');
+    const needs = [...v.missing.map((f) => flags[f]!.on), ...v.stillOn.map((f) => flags[f]!.off)].join(', ');
     return fail('step-blocked', 'step', { step: step.title, needs });
   }
   const values = missingValues(step, engine);

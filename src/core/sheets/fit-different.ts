@@ -98,10 +98,12 @@ export const fitDifferent = sheet({
     distributor.twoTurns({ id: 'two-turns', phase: PROVE }),
     timing.hoseOff({ id: 'hose', phase: PROVE }),
     timing.strobeOn({ id: 'strobe-on', phase: PROVE }),
+    crank.toolsOff({ id: 'off', phase: PROVE }),
     timing.nothingLeft({ id: 'sweep', phase: PROVE }),
     timing.firstStart({ id: 'start', phase: PROVE }),
     timing.strobeInitial({ id: 'strobe', phase: PROVE }),
     timing.clampFinal({ id: 'clamp-final', phase: PROVE }),
-    engine.closeLog({ id: 'close', phase: PROVE })
+    timing.hoseOn({ id: 'hose-on', phase: PROVE }),
+    engine.closeLog({ id: 'close', phase: PROVE, mustBeOff: ['vacuum-plugged'] })
   ]
 });

@@ -28,8 +28,8 @@ const makeSafe: Step[] = [
 const findCrank: Step[] = [
   crank.wheelOn({ id: 'wheel', phase: CRANK }),
   crank.trueTdc({ id: 'tdc', phase: CRANK }),
-  crank.judgeMark({ id: 'mark', phase: CRANK }),
   crank.probeOut({ id: 'probe-out', phase: CRANK }),
+  crank.judgeMark({ id: 'mark', phase: CRANK }),
   crank.proveStroke({ id: 'stroke', phase: CRANK }),
   crank.toReference({ id: 'ref', phase: CRANK })
 ];
@@ -68,11 +68,13 @@ const prove: Step[] = [
   distributor.oilPrimed({ id: 'prime', phase: PROVE }),
   timing.hoseOff({ id: 'hose', phase: PROVE }),
   timing.strobeOn({ id: 'strobe-on', phase: PROVE }),
+  crank.toolsOff({ id: 'off', phase: PROVE }),
   timing.nothingLeft({ id: 'sweep', phase: PROVE }),
   timing.firstStart({ id: 'start', phase: PROVE }),
   timing.strobeInitial({ id: 'strobe', phase: PROVE }),
   timing.clampFinal({ id: 'clamp-final', phase: PROVE }),
-  engine.closeLog({ id: 'close', phase: PROVE })
+  timing.hoseOn({ id: 'hose-on', phase: PROVE }),
+  engine.closeLog({ id: 'close', phase: PROVE, mustBeOff: ['vacuum-plugged'] })
 ];
 
 /** A distributor fitted to an engine whose marks are not trusted: from finding the crank to the strobe. */

@@ -40,7 +40,7 @@ export const pedestal = sheet({
     step({
       id: 'washer-prep',
       phase: FLOAT,
-      title: 'Gauging washer made true',
+      title: 'Gauge washer made true',
       say: 'Lap both faces of an unused flat washer on abrasive over glass until the pattern covers them; deburr.',
       why: 'A ridge adds a thickness that is not there.',
       accept: 'Full, even pattern on both faces.',
@@ -123,9 +123,9 @@ export const pedestal = sheet({
     step({
       id: 'aux',
       phase: CLOSE,
-      title: 'Side drives in',
+      title: 'Auxiliary drives in',
       say: 'Oil and fit the speed drive, line its locking screw up with the groove, feel it turn.',
-      why: 'Side drives share this shaft.',
+      why: 'Auxiliary drives share this shaft.',
       accept: 'Turns freely, locked.',
       ifSkipped: 'A dry side gear, a leak.'
     }),

@@ -28,7 +28,7 @@ export const recurve = sheet({
       id: 'start',
       phase: FOUND,
       title: 'Started and warm',
-      say: 'Start it, run it warm, choke off, idle below the start of the advance.'
+      say: 'Start it, run it warm, choke off, idle below the onset of the advance.'
     }),
     curves.sweepRun({
       id: 'baseline',
@@ -81,6 +81,7 @@ export const recurve = sheet({
     }),
     curves.vacuumChecked({ id: 'vacuum', phase: PROVE, needs: ['engine-running', 'strobe-connected'] }),
     timing.clampFinal({ id: 'clamp-final', phase: PROVE }),
+    timing.hoseOn({ id: 'hose-on', phase: PROVE }),
     step({
       id: 'load',
       phase: PROVE,
@@ -95,6 +96,6 @@ export const recurve = sheet({
       needs: ['clamp-final'],
       acts: ['loads', 'runs-on']
     }),
-    engine.closeLog({ id: 'close', phase: PROVE })
+    engine.closeLog({ id: 'close', phase: PROVE, mustBeOff: ['vacuum-plugged'] })
   ]
 });

@@ -1,6 +1,6 @@
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
 import type { Step } from '../job/run-sheet.ts';
-import { cap, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
+import { cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const OUT = 'Mark and lift out';
@@ -10,7 +10,7 @@ const PROVE = 'Time and prove';
 export const mapLeads = (u: Pick<Step, 'id' | 'phase'>): Step =>
   step({
     title: 'Cap and leads mapped',
-    say: 'Photograph and note which tower feeds which cylinder, where latch, plug and vacuum unit point.',
+    say: 'Photograph and note which tower feeds which cylinder, where latch, plug and vacuum capsule point.',
     why: 'The lead map is the cheapest evidence of how it was.',
     accept: 'The order read off the cap in the rotor\u2019s direction is the firing order.',
     ifSkipped: 'Leads are rebuilt by guess.',
@@ -106,6 +106,12 @@ export const refitSame = sheet({
     cap.traceLeads({ id: 'leads', phase: IN }),
     timing.hoseOff({ id: 'hose', phase: PROVE }),
     timing.strobeOn({ id: 'strobe-on', phase: PROVE }),
+    crank.toolsOff({
+      id: 'off',
+      phase: PROVE,
+      title: 'Bar off, counted',
+      say: 'Take the bar off the crank and count everything back onto the bench.'
+    }),
     timing.nothingLeft({ id: 'sweep', phase: PROVE }),
     timing.firstStart({ id: 'start', phase: PROVE }),
     timing.strobeInitial({
@@ -114,6 +120,7 @@ export const refitSame = sheet({
       say: 'At the same idle, hose plugged, read the mark and compare with the figure from before.'
     }),
     timing.clampFinal({ id: 'clamp-final', phase: PROVE }),
-    engine.closeLog({ id: 'close', phase: PROVE })
+    timing.hoseOn({ id: 'hose-on', phase: PROVE }),
+    engine.closeLog({ id: 'close', phase: PROVE, mustBeOff: ['vacuum-plugged'] })
   ]
 });

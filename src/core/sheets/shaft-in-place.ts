@@ -355,16 +355,28 @@ export const shaftInPlace = sheet({
       onlyIf: {
         fact: 'vacuumUnit',
         within: 'shaft-comes-out',
-        question: 'Is a vacuum unit fitted?',
+        question: 'Is a vacuum capsule fitted?',
         yes: 'Fitted',
         no: 'None'
       }
     }),
     timing.strobeOn({ id: 'strobe-on', phase: TIME, onlyIf: comesOut }),
+    crank.toolsOff({ id: 'tools-off', phase: TIME, onlyIf: comesOut }),
     timing.nothingLeft({ id: 'sweep', phase: TIME, onlyIf: comesOut }),
     timing.firstStart({ id: 'start', phase: TIME, onlyIf: comesOut }),
     timing.strobeInitial({ id: 'strobe', phase: TIME, onlyIf: comesOut }),
     timing.clampFinal({ id: 'clamp-final', phase: TIME, onlyIf: comesOut }),
+    timing.hoseOn({
+      id: 'hose-on',
+      phase: TIME,
+      onlyIf: {
+        fact: 'vacuumUnit',
+        within: 'shaft-comes-out',
+        question: 'Is a vacuum capsule fitted?',
+        yes: 'Fitted',
+        no: 'None'
+      }
+    }),
     step({
       id: 'off',
       phase: TIME,
@@ -379,6 +391,6 @@ export const shaftInPlace = sheet({
       mustBeOff: ['probe-in', 'piston-stop-in'],
       onlyIf: { ...comesOut, when: false }
     }),
-    engine.closeLog({ id: 'close', phase: TIME })
+    engine.closeLog({ id: 'close', phase: TIME, mustBeOff: ['vacuum-plugged'] })
   ]
 });

@@ -2,13 +2,13 @@ import { cap, crank, distributor, engine, sheet, step, timing } from './authorin
 
 const SAFE = 'Make safe';
 const CRANK = 'Bring the crank to the setting';
-const SET = 'Set it at rest';
+const SET = 'Set it with the engine still';
 const START = 'Close up and start';
 
 /** The timing set at rest, by whichever way suits the trigger, to the first start. */
 export const staticTiming = sheet({
   id: 'static-timing',
-  title: 'Set the timing at rest, first start',
+  title: 'Static timing, first start',
   short: 'static timing',
   begins: ['distributor-seated', 'gear-meshed', 'oil-drive-engaged', 'gasket-fitted'],
   reference: 'staticBtdc',
@@ -24,8 +24,8 @@ export const staticTiming = sheet({
     engine.barOn({ id: 'bar', phase: CRANK }),
     crank.wheelOn({ id: 'wheel', phase: CRANK }),
     crank.trueTdc({ id: 'tdc', phase: CRANK }),
-    crank.judgeMark({ id: 'mark', phase: CRANK }),
     crank.probeOut({ id: 'probe-out', phase: CRANK }),
+    crank.judgeMark({ id: 'mark', phase: CRANK }),
     crank.proveStroke({ id: 'stroke', phase: CRANK }),
     crank.toReference({ id: 'ref', phase: CRANK }),
     timing.roomBothWays({ id: 'room', phase: SET }),
@@ -55,10 +55,12 @@ export const staticTiming = sheet({
     cap.leadsInOrder({ id: 'leads', phase: START }),
     timing.hoseOff({ id: 'hose', phase: START }),
     timing.strobeOn({ id: 'strobe-on', phase: START }),
+    crank.toolsOff({ id: 'off', phase: START }),
     timing.nothingLeft({ id: 'sweep-list', phase: START }),
     timing.firstStart({ id: 'start', phase: START }),
     timing.strobeInitial({ id: 'strobe', phase: START }),
     timing.clampFinal({ id: 'clamp-final', phase: START }),
-    engine.closeLog({ id: 'close', phase: START })
+    timing.hoseOn({ id: 'hose-on', phase: START }),
+    engine.closeLog({ id: 'close', phase: START, mustBeOff: ['vacuum-plugged'] })
   ]
 });

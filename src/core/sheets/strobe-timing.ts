@@ -38,7 +38,7 @@ export const strobeTiming = sheet({
       id: 'start',
       phase: READY,
       title: 'Started and warm',
-      say: 'Start it, run it warm, choke off, idle below the start of the advance.'
+      say: 'Start it, run it warm, choke off, idle below the onset of the advance.'
     }),
     timing.strobeInitial({
       id: 'strobe',
@@ -49,6 +49,7 @@ export const strobeTiming = sheet({
     curves.steadiness({ id: 'steady', phase: CURVE }),
     curves.vacuumChecked({ id: 'vacuum', phase: CURVE, needs: ['engine-running', 'strobe-connected'] }),
     timing.clampFinal({ id: 'clamp-final', phase: CLOSE }),
+    timing.hoseOn({ id: 'hose-on', phase: CLOSE }),
     step({
       id: 'hot-start',
       phase: CLOSE,
@@ -61,6 +62,6 @@ export const strobeTiming = sheet({
       hazards: ['first-start', 'exhaust', 'kickback'],
       acts: ['cranks-by-power', 'starts']
     }),
-    engine.closeLog({ id: 'close', phase: CLOSE })
+    engine.closeLog({ id: 'close', phase: CLOSE, mustBeOff: ['vacuum-plugged'] })
   ]
 });

@@ -94,7 +94,7 @@ describe('end float and packing', () => {
     job.read('gap', 'gap', '0.81 + 0.61');
     expect(ask('0.50 + 0.61')).toContain('from the nearest of the other places');
   });
-  it('never lets the pedestal go on while the gauging washer is in', () => {
+  it('never lets the pedestal go on while the gauge washer is in', () => {
     const job = measured();
     expect(job.state.interlocks.map((r) => r.id)).toContain('IL.06');
     expect(job.view('seal').stillOn).toContain('gauge-washer-in');

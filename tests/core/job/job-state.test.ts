@@ -213,7 +213,7 @@ describe('the crank', () => {
     job.say({ kind: 'say', flag: 'distributor-out', on: false });
     for (const flag of ['clamp-snug', 'pump-shaft-present', 'leads-fitted', 'oil-primed', 'gasket-fitted'])
       job.say({ kind: 'say', flag, on: true, seen: 'looked, and tried by hand' });
-    job.done('probe-out', 'sweep', 'start');
+    job.done('probe-out', 'off', 'sweep', 'start');
     expect(job.state.work.crank.crankDeg).toBeNull();
   });
 });

@@ -16,6 +16,7 @@ type Input = z.infer<typeof readingParseInput>;
 /** A number as typed: decimals counted, because the last digit typed is how finely it was read. */
 const NUMBER = String.raw`(?:\d+(?:[.,]\d*)?|[.,]\d+)`;
 const SIGN = '[+\u2212-]?';
+const MIXED = /^([+\-\u2212]?)\s?(?:(\d{1,6}) )?(\d{1,4})\/(\d{1,4})(.*)$/;
 const PLAIN = new RegExp(`^(${SIGN})\\s*(${NUMBER})\\s*(.*)$`);
 const SUM = new RegExp(`^(${NUMBER}(?:\\s*\\+\\s*${NUMBER})+)\\s*(.*)$`);
 const FRACTION = /^(?:(\d+)(?:\s+|\s*-\s*))?(\d+)\s*\/\s*(\d+)\s*(.*)$/;
@@ -70,7 +71,7 @@ const EXPECTED: Record<Quantity, string> = {
 
 /**
  * Reads a figure the way it is read aloud at the bench.
- * Grammar: number with optional unit; for lengths also fractions of an inch, sums of stacked blades and dial turns;
+ * Grammar: number with optional unit, with a fraction where the scale has one (`11 3/4`); for lengths fractions of an inch, sums of stacked blades and dial turns;
  * for timings `8b`, `3 after`, `tdc`; for bearings a clock. A decimal comma is a decimal point.
  * @returns value and resolution (one unit of the last digit typed) in the base unit, and the unit understood
  * Errors: `bad-reading`, `wrong-unit`, `out-of-range`, `needs-per-rev`.
@@ -79,7 +80,22 @@ const EXPECTED: Record<Quantity, string> = {
 export function readingParse(i: Input): Result<ParsedReading> {
   const text = i.text.trim().toLowerCase().replace(/\s+/g, ' ');
   if (text === '') return bad(i);
-  return special(text, i) ?? plain(text, i);
+  return mixed(text, i) ?? special(text, i) ?? plain(text, i);
+}
+
+/** A whole number and a fraction of any scale, as `11 3/4` or `7 1/2b`; lengths have inches of their own. */
+function mixed(text: string, i: Input): Result<ParsedReading> | null {
+  const m = i.quantity === 'length' || i.quantity === 'count' ? null : MIXED.exec(text);
+  if (!m) return null;
+  const over = Number(m[4]);
+  if (over === 0)
+    return fail('out-of-range', 'text', { what: `"${i.text}" divides by 0. Type the fraction again, as 11 3/4.` });
+  const value = Number(m[2] ?? 0) + Number(m[3]) / over;
+  const as = `${m[1]}${value.toFixed(6)}${m[5]}`;
+  const read = special(as, i) ?? plain(as, i);
+  if (!read.ok) return read.error.code === 'bad-reading' ? bad(i) : read;
+  const unit = read.out.unit === 'clock' ? 'deg' : read.out.unit;
+  return ok({ ...read.out, resolution: stepToBase(1 / over, value, unit as Unit) });
 }
 
 const bad = (i: Input) => fail('bad-reading', 'text', { text: i.text, expected: EXPECTED[i.quantity] });

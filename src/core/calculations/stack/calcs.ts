@@ -11,7 +11,7 @@ import * as s from './schemas.ts';
 export const stackCalcs = [
   define({
     name: 'stack.endFloat',
-    title: 'End float by gauging washer and blades',
+    title: 'End float by gauge washer and blades',
     formula:
       'float = mean washer − mean gap, a gap the sum of its blades (and half a step more where it is the thickest pack that enters); u² = max(uA washer, step)² + acc²/3 + max(uA gap, step)² + blades a place·acc²/3, uA from the learnt feel, else the readings’ own scatter',
     source: 'Sum of a stack of lengths; Guide to the expression of uncertainty in measurement (2008), 5.1 and G.3.2',

@@ -7,7 +7,7 @@ import * as s from './schemas.ts';
 export const vacuumCalcs = [
   define({
     name: 'vacuum.hold',
-    title: 'Does the vacuum unit hold?',
+    title: 'Does the vacuum capsule hold?',
     formula: 'loss = (start − end)·60/seconds, against the most allowed',
     source: 'Arithmetic',
     errors: [],

@@ -15,6 +15,6 @@ export const fields = [
     min: 0,
     max: 60,
     example: '10',
-    help: 'Distributor degrees: the vacuum unit\u2019s travel; all of the advance where a control unit times the spark; 0 with neither.'
+    help: 'Distributor degrees: the vacuum capsule\u2019s travel; all of the advance where a control unit times the spark; 0 with neither.'
   })
 ];

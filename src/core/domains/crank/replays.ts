@@ -14,9 +14,12 @@ export function replays(r: Replayed, e: JobEvent, step: Step | undefined, happen
     set(r, r.chosen.get('tdc') === 'stop' ? 'piston-stop-in' : 'probe-in', true);
   if (e.kind === 'done' && step?.acts.includes('reaches-reference'))
     r.crank.push({ crankDeg: NaN, move: 'forward', seq: e.seq });
-  if (e.kind === 'done' && step?.acts.includes('turns-uncounted') && !counted(r, step)) {
-    r.crank.push({ crankDeg: null, move: 'unknown', seq: e.seq });
-    lose(r);
+  if (e.kind === 'done' && step?.acts.includes('turns-uncounted') && !byTool(r, step)) {
+    set(r, 'crank-at-reference', false);
+    if (!counted(r, step)) {
+      r.crank.push({ crankDeg: null, move: 'unknown', seq: e.seq });
+      lose(r);
+    }
   }
   // it was turned although nobody was to turn it: nobody counted either
   if (happened?.forbids.includes('turns-crank') || happened?.forbids.includes('cranks-by-power')) {
@@ -31,6 +34,10 @@ export function replays(r: Replayed, e: JobEvent, step: Step | undefined, happen
     if (e.crankDeg === null) lose(r);
   }
 }
+
+/** The oil pump was turned by tool or blade, as somebody said: the crank never moved. */
+const byTool = (r: Replayed, step: Step): boolean =>
+  step.school === 'oil-drive' && ['tool', 'blade'].includes(r.chosen.get('oil-drive') ?? '');
 
 /** Turned by a count that was read, the crank is not lost. */
 const counted = (r: Replayed, step: Step): boolean =>

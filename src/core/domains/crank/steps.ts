@@ -125,3 +125,20 @@ export const toReference = (u: Use): Step =>
     },
     u
   );
+
+export const toolsOff = (u: Use): Step =>
+  step(
+    {
+      title: 'Wheel and bar off, plugs back',
+      say: 'Take wheel, pointer wire and bar off the crank, put the plugs back to their torque, count everything onto the bench.',
+      why: 'Whatever stays on the crank is thrown at the first turn by power.',
+      accept: 'As much counted back as was taken out; every plug in.',
+      ifSkipped: 'A thrown wheel or bar.',
+      tools: ['tray', 'plug socket', 'torque wrench'],
+      minutes: 8,
+      hazards: ['barring-tool', 'rotating', 'overtorque'],
+      clears: ['degree-wheel-on', 'barring-tool-fitted', 'plugs-out'],
+      mustBeOff: ['probe-in', 'piston-stop-in', 'engine-pin-in']
+    },
+    u
+  );

@@ -58,7 +58,7 @@ export const fields = [
     example: '15 0; 25 6; 40 14',
     help: 'kPa below the air, then crank degrees; points apart by semicolons.'
   }),
-  number('vacuumLossMax', 'Vacuum unit may lose, kPa a minute', '3', { positive: true }),
+  number('vacuumLossMax', 'Vacuum capsule may lose, kPa a minute', '3', { positive: true }),
   pressure('idleKpa', 'Depression at idle', '55 kPa'),
   field({
     name: 'cruiseRpm',

@@ -48,7 +48,7 @@ export interface SweepWork {
   /** standard uncertainty of the speeds of the fitted curve, rpm; null while nothing tells it */
   uBaselineRpm: number | null;
   total: { btdc: number; uDeg: number; verdict: Verdict | null } | null;
-  /** advance by weights already in at idle */
+  /** mechanical advance already in at idle */
   creep: { deg: number; most: number; out: boolean } | null;
   /** the point furthest outside its limits: negative lazy, positive fast */
   worst: { rpm: number; byDeg: number } | null;

@@ -121,7 +121,7 @@ export const pinOut = (u: Use): Step =>
 export const withdraw = (u: Use): Step =>
   step(
     {
-      title: 'Distributor out, rotor\u2019s turn read',
+      title: 'Distributor out, swing read',
       say: 'Loosen the clamp, lift straight with a slight twist, and see how far the rotor turns until the gear is free.',
       why: 'What it turns coming out it turns going in.',
       accept: 'The turn is read; the oil-pump shaft stayed behind.',

@@ -9,7 +9,7 @@ import type { StackVocabulary } from './vocabulary.ts';
 import { patchOpen, stackHeadline, stackOpen } from './words.ts';
 import type { StackWorks } from './works.ts';
 
-/** End float, packing, depth, and the contact on the teeth. */
+/** End float, packing, depth, and the contact pattern. */
 export const domain: Domain<StackWorks, StackVocabulary['school']> = {
   name: 'stack',
   needs: [distributor],

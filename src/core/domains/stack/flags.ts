@@ -16,8 +16,8 @@ export const flags = {
     hard: true,
     counted: true
   },
-  'pattern-read': { on: 'contact on the teeth read', off: 'contact not read', danger: false },
-  'gauge-washer-in': { on: 'gauging washer in the engine', off: 'gauging washer out', danger: true, hard: true },
+  'pattern-read': { on: 'contact pattern read', off: 'contact not read', danger: false },
+  'gauge-washer-in': { on: 'gauge washer in the engine', off: 'gauge washer out', danger: true, hard: true },
   'packing-chosen': { on: 'packing chosen', off: 'packing not chosen', danger: false },
   'float-verified': { on: 'end float proved', off: 'end float not proved', danger: false }
 } as const satisfies Record<string, FlagWords>;

@@ -22,7 +22,7 @@ export const rules: (Rule<StackVocabulary['flag']> | Rule)[] = [
     id: 'IL.06',
     on: ['gauge-washer-in'],
     off: [],
-    bar: 'Gauging washer in: measure only, no final fit, no starter',
+    bar: 'Gauge washer in: measure only, no final fit, no starter',
     never: 'Fit the pedestal for good, or turn by the starter, with the washer in.',
     because: 'The washer takes the whole float and jams the mesh.',
     ifItHappened: 'Lift the pedestal, take the washer out, look at gear faces and pump tang.',

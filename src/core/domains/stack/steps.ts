@@ -8,7 +8,7 @@ import { step } from './vocabulary.ts';
 export const measureWasher = (u: Use): Step =>
   step(
     {
-      title: 'Gauging washer measured',
+      title: 'Gauge washer measured',
       say: 'Zero the micrometer and read the washer in several places.',
       why: 'It is the length that everything after it is measured against.',
       accept: 'The places agree closely against the float\u2019s limits.',
@@ -105,7 +105,7 @@ export const measurePacking = (u: Use): Step =>
 export const washerOut = (u: Use): Step =>
   step(
     {
-      title: 'Gauging washer out',
+      title: 'Gauge washer out',
       say: 'Lift pedestal and shaft, take the washer out, lay it on the log sheet.',
       why: 'It is a measuring piece, never a part.',
       accept: 'The washer is seen outside the engine.',
@@ -160,7 +160,7 @@ export const proveFloat = (u: Use): Step =>
 export const readContact = (u: Use): Step =>
   step(
     {
-      title: 'Contact on the teeth read',
+      title: 'Contact pattern read',
       say: 'Coat the gear thinly, fit it, drag the shaft lightly, two turns forward by hand, lift and read where the compound is wiped.',
       why: 'The eye cannot see depth in the bore; the teeth show it.',
       accept: 'Near the middle of the loaded flank, off both edges.',

@@ -17,7 +17,7 @@ export const STROKE_NOT_PROVED: Rule<TimingVocabulary['flag']> = {
   loses: ['housing-indexed']
 };
 
-/** An idle speed that was read above the start of the advance: what is read then is not the initial timing alone. */
+/** An idle speed that was read above the onset of the advance: what is read then is not the initial timing alone. */
 export const IDLE_ABOVE_ONSET: Rule<TimingVocabulary['flag']> = {
   id: 'IL.27',
   worked: true,

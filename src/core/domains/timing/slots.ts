@@ -38,6 +38,7 @@ export const slots = slotsOf({
   'room-cw': { label: 'free clockwise, housing degrees', quantity: 'angle', gauge: 'eye' },
   'room-ccw': { label: 'free anticlockwise, housing degrees', quantity: 'angle', gauge: 'eye' },
   idle: { label: 'idle speed', quantity: 'speed', gauge: 'tacho' },
+  'running-oil': { label: 'oil pressure, running', quantity: 'pressure', gauge: 'pressure' },
   strobe: setting('strobe on the mark, at idle', 'strobe', { required: true }),
   torque: { label: 'clamp bolt', quantity: 'torque', gauge: 'torque' },
   fires: setting('trigger fires, read on the wheel', 'wheel'),

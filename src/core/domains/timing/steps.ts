@@ -6,7 +6,7 @@ import { step } from './vocabulary.ts';
 /** Asked until the data sheet answers it. */
 export const vacuumFitted: OnlyIf = {
   fact: 'vacuumUnit',
-  question: 'Is a vacuum unit fitted?',
+  question: 'Is a vacuum capsule fitted?',
   yes: 'Fitted',
   no: 'None',
   field: { name: 'vacuumUnit', yes: 'fitted' }
@@ -125,6 +125,22 @@ export const roomBothWays = (u: Use): Step =>
     u
   );
 
+export const hoseOn = (u: Use): Step =>
+  step(
+    {
+      title: 'Vacuum hose back on',
+      say: 'Take the plug out of the hose and push the hose back on its capsule.',
+      why: 'Left off, it runs without vacuum advance, and through the open hose it draws false air.',
+      accept: 'Hose on, no plug left in it.',
+      ifSkipped: 'A weak, hot engine nobody can explain.',
+      minutes: 1,
+      hazards: ['rotating', 'hot-surface'],
+      clears: ['vacuum-plugged'],
+      onlyIf: vacuumFitted
+    },
+    u
+  );
+
 export const strobeOn = (u: Use): Step =>
   step(
     {
@@ -144,7 +160,7 @@ export const hoseOff = (u: Use): Step =>
   step(
     {
       title: 'Vacuum hose off and plugged',
-      say: 'Take the hose off the vacuum unit and plug it.',
+      say: 'Take the hose off the vacuum capsule and plug it.',
       why: 'Vacuum adds advance and hides the initial setting.',
       ifSkipped: 'The initial setting is read with vacuum in it.',
       minutes: 1,
@@ -165,8 +181,16 @@ export const nothingLeft = (u: Use): Step =>
       helper: 'advised',
       hazards: ['barring-tool', 'rotating'],
       sets: ['sweep-done'],
-      clears: ['barring-tool-fitted', 'plugs-out', 'degree-wheel-on'],
-      mustBeOff: ['probe-in', 'piston-stop-in', 'rotor-pin-in'],
+      mustBeOff: [
+        'barring-tool-fitted',
+        'degree-wheel-on',
+        'plugs-out',
+        'probe-in',
+        'piston-stop-in',
+        'engine-pin-in',
+        'rotor-pin-in',
+        'part-missing'
+      ],
       needs: ['clamp-snug', 'leads-fitted']
     },
     u
@@ -188,7 +212,7 @@ export const firstStart = (u: Use): Step =>
       acts: ['turns-uncounted', 'cranks-by-power', 'starts'],
       clears: ['battery-isolated', 'fuel-disabled'],
       needs: ['sweep-done', 'clamp-snug'],
-      slots: [slots.idle]
+      slots: [slots.idle, slots['running-oil']]
     },
     u
   );

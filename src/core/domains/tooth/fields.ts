@@ -17,7 +17,7 @@ export const fields = [
     'Cap and rotor',
     'terminalOffsetDeg',
     'Number one\u2019s terminal, from the housing\u2019s datum',
-    'Clockwise from above; the datum is the vacuum unit, a lug or a line scribed on the rim.'
+    'Clockwise from above; the datum is the vacuum capsule, a lug or a line scribed on the rim.'
   ),
   bearing(
     'Cap and rotor',

@@ -10,14 +10,14 @@ export const schools = {
         name: 'the engine to the reference, then the drive on its tooth',
         gives: 'Rotor and housing finish in the place that was planned.',
         costs: 'Lifting again when the oil-pump drive does not line up.',
-        preferWhen: 'Vacuum unit, harness or short leads demand a place.'
+        preferWhen: 'Vacuum capsule, harness or short leads demand a place.'
       },
       {
         id: 'seat-first',
         name: 'seat it anywhere, then bring the crank and turn the housing',
         gives: 'No fight with the oil-pump drive.',
         costs: 'Where the housing ends is luck; it may meet an obstacle.',
-        preferWhen: 'Free harness, no vacuum unit, room all round.'
+        preferWhen: 'Free harness, no vacuum capsule, room all round.'
       },
       {
         id: 'marks',
@@ -61,7 +61,7 @@ export const schools = {
         id: 'live',
         name: 'live with it: move the leads or turn the cap',
         gives: 'No risk at all.',
-        costs: 'An odd layout, and a vacuum unit or leads that may not reach.',
+        costs: 'An odd layout, and a vacuum capsule or leads that may not reach.',
         preferWhen: 'There is room both ways with another tower as number one.'
       },
       {

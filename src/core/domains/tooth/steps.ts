@@ -140,7 +140,6 @@ export const dropIn = (u: Use): Step =>
       tools: ['priming tool or long blade', 'lamp', 'bar'],
       helper: 'yes',
       hazards: ['barring-tool', 'rotating', 'pinch'],
-      clears: ['crank-at-reference'],
       acts: ['turns-uncounted', 'turns-crank'],
       needs: ['gear-meshed', 'battery-isolated'],
       slots: [slots.tang, slots['pump-slot'], crank['turned-on']],

@@ -114,11 +114,11 @@
     {/if}
     {#if v.state === 'blocked'}
       <Caution>
-        <b>Held.</b> First:
+        <b>Held.</b> Put it right first:
         <ul class="held">
           {#each v.missing as f (f)}
             <li>
-              {flags[f]!.off}
+              <b>{flags[f]!.on}</b>
               {#if giver(f)}<button class="link" onclick={() => (view.picked = giver(f)!.id)}
                   >to “{giver(f)!.title}”</button
                 >{/if}
@@ -128,7 +128,7 @@
             </li>
           {/each}
           {#each v.stillOn as f (f)}<li>
-              {flags[f]!.on}
+              <b>{flags[f]!.off}</b>
               <button class="link" onclick={() => itIsSo(f, false)}
                 >{flags[f]!.hard ? 'seen' : 'it is so'}: {flags[f]!.off}</button
               >

@@ -52,8 +52,8 @@
       <p class="quiet">Still to come: {list(t.lacks)}.</p>
     {/if}
     <p class="note">
-      Advance by weights moves rotor and trigger together and shifts nothing here. What does: a vacuum unit turning the
-      plate, or a control unit timing the spark while the rotor goes on.
+      Mechanical advance moves rotor and trigger together and shifts nothing here. What does: a vacuum capsule turning
+      the plate, or a control unit timing the spark while the rotor goes on.
     </p>
   </div>
   <div>

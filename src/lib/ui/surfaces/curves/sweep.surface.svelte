@@ -100,7 +100,7 @@
         <dl class="pairs" data-testid="fit">
           <dt>Initial, below the start</dt>
           <dd>{sweep.initialBtdc!.toFixed(1)}° {pm(sweep.fit.uInitialDeg, 1, '°')}</dd>
-          <dt>Advance begins at</dt>
+          <dt>Onset at</dt>
           <dd>{formatSpeed(sweep.fit.startRpm)} rpm {pm(sweep.fit.uStartRpm, 0)}</dd>
           <dt>All in at</dt>
           <dd>{formatSpeed(sweep.fit.fullRpm)} rpm {pm(sweep.fit.uFullRpm, 0)}</dd>

@@ -56,7 +56,7 @@
     if (washerIn)
       out.push({
         key: 'washer',
-        label: 'gauging washer',
+        label: 'gauge washer',
         value: work.bare ? len(work.bare.washerMm, 3) : 'in',
         state: null,
         trial: false
