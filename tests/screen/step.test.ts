@@ -47,7 +47,7 @@ describe('a step in view', () => {
   });
   it('that is held says what must come first, and leads there', async () => {
     const on = await work(measured(), 'seal');
-    expect(on.text()).toContain('Held. First:');
+    expect(on.text()).toContain('Held. Put it right first:');
     const to = button(on.page, /^to “/);
     await fireEvent.click(to);
     expect(on.view.selected.step.id).not.toBe('seal');

@@ -57,8 +57,9 @@ export interface SweepWork {
 /** Readings of a sweep in pairs of speed and timing; the way the speed went says whether it was going up or down. */
 export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkError | null): SweepWork {
   const bench = r.chosen.get('sweep-scale') === 'bench';
-  const ratio = numberOf(engine, 'ratio') ?? 0.5;
-  const scale = bench ? 1 / ratio : 1;
+  const ratio = numberOf(engine, 'ratio');
+  // on a bench nothing can be said of the engine before it is known how fast the distributor runs
+  const scale = bench ? (ratio === undefined ? NaN : 1 / ratio) : 1;
   // on a bench only the advance is read: the initial timing of the sheet stands under it
   const under = bench ? (numberOf(engine, 'staticBtdc') ?? 0) : 0;
   const off = bench ? 0 : (mark?.errorDeg ?? 0);
@@ -76,7 +77,8 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
       p.deg = x.value * scale - off + under;
     }
   }
-  const read = points.filter((p): p is SweepPoint & { deg: number } => p.deg !== null);
+  const scaled = Number.isFinite(scale);
+  const read = points.filter((p): p is SweepPoint & { deg: number } => scaled && p.deg !== null);
   const first = read[0]?.timing ? oneReading(read[0].timing) : null;
   const gauge = first ? first.u * scale : 0;
   const uDeg = Math.hypot(gauge, bench ? 0 : (mark?.uDeg ?? 0));

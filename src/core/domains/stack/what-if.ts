@@ -41,7 +41,7 @@ export interface Line {
  */
 export function whatIf(engine: Engine, w: StackWork, patch: PatchRow | null, trial: Trial, len: LengthText): Line[] {
   const lines: Line[] = [];
-  const ratio = numberOf(engine, 'ratio') ?? 0.5;
+  const ratio = numberOf(engine, 'ratio');
   const gasketMm = trial.gasket ? 0 : (w.gasket?.value ?? 0);
   const deeper = trial.collarMm + gasketMm;
   const add = (l: Omit<Line, 'fallsOut'>) =>

@@ -18,7 +18,8 @@ export interface Arc {
 
 export interface ToothWork {
   rotor: 'cw' | 'ccw' | null;
-  ratio: number;
+  /** null: the data sheet does not say how fast the rotor runs, and nothing is carried with the crank */
+  ratio: number | null;
   teeth: number | null;
   /** rotor as it was seen, and where the crank stood then */
   observed: { bearingDeg: number; crankDeg: number; reading: Reading } | null;
@@ -70,7 +71,16 @@ function indexFor(
 ): ReturnType<typeof driveIndex> | null {
   const count = listOf(engine, 'firingOrder')?.length;
   const { rotor, ratio, teeth, observed, targetCrankDeg, arc, anyTower, terminalOffsetDeg, preferredBearingDeg } = t;
-  if (!rotor || teeth === null || !observed || targetCrankDeg === null || !arc || terminalOffsetDeg === null || !count)
+  if (
+    !rotor ||
+    ratio === null ||
+    teeth === null ||
+    !observed ||
+    targetCrankDeg === null ||
+    !arc ||
+    terminalOffsetDeg === null ||
+    !count
+  )
     return null;
   return driveIndex({
     rotorDirection: rotor,
@@ -98,7 +108,7 @@ export function toothWork(
 ): ToothWork {
   const { readings } = r;
   const rotor = senseOf(engine);
-  const ratio = numberOf(engine, 'ratio') ?? 0.5;
+  const ratio = numberOf(engine, 'ratio') ?? null;
   const teeth = numberOf(engine, 'gearTeeth') ?? null;
   const target = reference === undefined ? undefined : anyNumberOf(engine, reference);
   const targetCrankDeg = target === undefined ? null : -target;
@@ -117,7 +127,8 @@ export function toothWork(
     ...(seen && !observed ? ['where the crank stood when the rotor was read, and on which stroke'] : []),
     ...(given ? [] : ['the free arc of the housing']),
     ...(offset === null ? ['number one\u2019s terminal from the housing\u2019s datum'] : []),
-    ...(teeth === null ? ['the teeth of the drive gear'] : [])
+    ...(teeth === null ? ['the teeth of the drive gear'] : []),
+    ...(ratio === null ? ['the turns of the rotor for one of the crank'] : [])
   ];
   const found = {
     rotor,
@@ -194,14 +205,14 @@ function twistOf(engine: Engine, readings: readonly Reading[]): Pick<ToothWork, 
 function engageOf(
   engine: Engine,
   rotor: 'cw' | 'ccw' | null,
-  ratio: number,
+  ratio: number | null,
   symmetryDeg: number | null,
   tang: Reading | null,
   slot: Reading | null,
   target: number | null,
   placeAt: PlaceAt
 ): ToothWork['engage'] {
-  if (!rotor || !tang || !slot || symmetryDeg === null || target === null) return null;
+  if (!rotor || ratio === null || !tang || !slot || symmetryDeg === null || target === null) return null;
   const place = placeAt(tang.seq);
   return driveEngage({
     rotorDirection: rotor,
@@ -220,14 +231,14 @@ function orientOf(
   engine: Engine,
   readings: readonly Reading[],
   rotor: 'cw' | 'ccw' | null,
-  ratio: number,
+  ratio: number | null,
   teeth: number | null,
   target: number | null,
   placeAt: PlaceAt
 ): ToothWork['orient'] {
   const seen = lastOf(readings, 'drive-slot');
   const wantedBearingDeg = numberOf(engine, 'driveSlotBearingDeg');
-  if (!seen || wantedBearingDeg === undefined || !rotor || teeth === null) return null;
+  if (!seen || wantedBearingDeg === undefined || !rotor || ratio === null || teeth === null) return null;
   const place = placeAt(seen.seq);
   // on an open engine the drive is laid in with number one at its top, and no stroke is known before the cam is in
   const crankDeg = place.crankDeg ?? target ?? 0;

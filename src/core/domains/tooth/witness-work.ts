@@ -14,7 +14,7 @@ export interface WitnessRow {
 
 /** Marks made before anything moved, against the same marks after the refit: what changed, and what that does. */
 export function witnessWork(engine: Engine, r: Replayed): WitnessRow[] {
-  const ratio = numberOf(engine, 'ratio') ?? 0.5;
+  const ratio = numberOf(engine, 'ratio');
   const teeth = numberOf(engine, 'gearTeeth');
   const sense = numberOf(engine, 'ratio') === undefined ? null : engine.values['rotorDirection']?.value;
   const row = (what: string, slot: 'rotor' | 'housing', meaning: (off: number) => string): WitnessRow => {
@@ -28,7 +28,7 @@ export function witnessWork(engine: Engine, r: Replayed): WitnessRow[] {
     row('Housing to block', 'housing', (off) => {
       if (Math.abs(off) < 0.5) return 'on its mark';
       const against = sense === 'cw' ? off < 0 : off > 0;
-      return `${Math.abs(off).toFixed(1)}° ${off > 0 ? 'clockwise' : 'anticlockwise'} of its mark: ${(Math.abs(off) / ratio).toFixed(1)}° of the crank ${against ? 'earlier' : 'later'}`;
+      return `${Math.abs(off).toFixed(1)}° ${off > 0 ? 'clockwise' : 'anticlockwise'} of its mark${ratio === undefined ? '' : `: ${(Math.abs(off) / ratio).toFixed(1)}° of the crank ${against ? 'earlier' : 'later'}`}`;
     })
   ];
 }

@@ -6,7 +6,7 @@
   interface Props {
     order: number[];
     rotor: 'cw' | 'ccw';
-    ratio: number;
+    ratio: number | null;
     firingDeg?: number[] | undefined;
     /** bearing of number one's tower; null: not read yet, drawn at the front */
     firstBearing: number | null;

@@ -31,11 +31,13 @@ export function terminals(
   rotor: 'cw' | 'ccw',
   first: number,
   firingDeg?: readonly number[],
-  ratio = 0.5
+  ratio: number | null = null
 ): Terminal[] {
   const s = rotor === 'cw' ? 1 : -1;
+  // uneven firing angles are the crank's: without the ratio nobody knows where their terminals stand
+  if (firingDeg && ratio === null) return [];
   return order.map((cylinder, k) => {
-    const step = firingDeg ? firingDeg[k]! * ratio : (k * 360) / order.length;
+    const step = firingDeg ? firingDeg[k]! * ratio! : (k * 360) / order.length;
     return { cylinder, bearing: wrap360(first + s * step) };
   });
 }

@@ -72,7 +72,7 @@
     <Cap
       {order}
       {rotor}
-      ratio={numberOf(session.engine, 'ratio') ?? 0.5}
+      ratio={numberOf(session.engine, 'ratio') ?? null}
       firingDeg={listOf(session.engine, 'firingOffsets')}
       firstBearing={tower}
       housing={latest?.move && latest.verdict?.state !== 'in' ? { turn: latest.move.turn, text: move ?? '' } : null}

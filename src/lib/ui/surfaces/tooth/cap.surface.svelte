@@ -15,7 +15,7 @@
   const seen = $derived(session.state.readings.findLast((r) => r.slot === 'rotor') ?? null);
   const teeth = $derived(numberOf(engine, 'gearTeeth'));
   const off = $derived(tower && seen ? wrap180(seen.value - tower.value) : null);
-  const ratio = $derived(numberOf(engine, 'ratio') ?? 0.5);
+  const ratio = $derived(numberOf(engine, 'ratio') ?? null);
   const firingDeg = $derived(listOf(engine, 'firingOffsets'));
   const towers = $derived(order && rotor ? terminals(order, rotor, tower?.value ?? 0, firingDeg, ratio) : []);
 </script>

@@ -10,7 +10,7 @@
   const t = $derived(session.state.work.tooth);
   const order = $derived(listOf(session.engine, 'firingOrder'));
   const e = $derived(t.engage);
-  const range = $derived(t.symmetryDeg === null ? null : t.symmetryDeg / t.ratio);
+  const range = $derived(t.symmetryDeg === null || t.ratio === null ? null : t.symmetryDeg / t.ratio);
   const fits = $derived(t.symmetryDeg === null ? null : Math.round(360 / t.symmetryDeg));
 </script>
 

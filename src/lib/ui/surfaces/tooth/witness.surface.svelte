@@ -19,7 +19,7 @@
     <Cap
       {order}
       {rotor}
-      ratio={numberOf(session.engine, 'ratio') ?? 0.5}
+      ratio={numberOf(session.engine, 'ratio') ?? null}
       firingDeg={listOf(session.engine, 'firingOffsets')}
       firstBearing={mark}
       rotorBearing={now ?? mark}
