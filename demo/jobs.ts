@@ -116,10 +116,10 @@ const winchRegear: Line[] = [
   { choose: 'wear-surface', option: 'polished' },
   { choose: 'wear-partner', option: 'sound' },
   ...done('wear'),
-  { read: '13', step: 'compare', slot: 'new-teeth' },
+  { read: '16', step: 'compare', slot: 'new-teeth' },
   { read: '2.5', step: 'compare', slot: 'new-module' },
   { read: '12.70', step: 'compare', slot: 'new-bore' },
-  { read: '43.2', step: 'compare', slot: 'new-outside' },
+  { read: '52.1', step: 'compare', slot: 'new-outside' },
   { choose: 'new-hand', option: 'left' },
   { choose: 'new-material', option: 'cast-iron' },
   ...done('compare', 'pin-out'),
@@ -149,7 +149,7 @@ const winchRegear: Line[] = [
 /** A different distributor for the winch, as far as the tooth: a cable tray stands where the housing used to turn. */
 const winchSwap: Line[] = [
   ...done('intake'),
-  { read: '13', step: 'compare', slot: 'new-teeth' },
+  { read: '16', step: 'compare', slot: 'new-teeth' },
   { choose: 'new-hand', option: 'left' },
   { choose: 'new-material', option: 'cast-iron' },
   ...done('compare'),
