@@ -148,6 +148,7 @@ export const engines: DemoEngine[] = [
     source: 'works card 14',
     sheet: {
       cycle: ['four-stroke'],
+      firedBy: ['distributor'],
       cylinders: ['4', 'count'],
       firingOrder: ['1-2-4-3'],
       runningDirection: ['cw'],
@@ -198,6 +199,7 @@ export const engines: DemoEngine[] = [
     source: 'works card 22',
     sheet: {
       cycle: ['four-stroke'],
+      firedBy: ['distributor'],
       cylinders: ['6', 'count'],
       firingOrder: ['1-5-3-6-2-4'],
       runningDirection: ['cw'],
@@ -289,6 +291,7 @@ export const engines: DemoEngine[] = [
     source: 'works card 31',
     sheet: {
       cycle: ['four-stroke'],
+      firedBy: ['pump'],
       cylinders: ['3', 'count'],
       firingOrder: ['1-3-2'],
       runningDirection: ['ccw'],
@@ -307,6 +310,7 @@ export const engines: DemoEngine[] = [
     source: 'works card 35',
     sheet: {
       cycle: ['four-stroke'],
+      firedBy: ['pump'],
       cylinders: ['4', 'count'],
       firingOrder: ['1-3-4-2'],
       runningDirection: ['cw'],
@@ -325,6 +329,7 @@ export const engines: DemoEngine[] = [
     source: 'works card 9',
     sheet: {
       cycle: ['four-stroke'],
+      firedBy: ['magneto'],
       cylinders: ['1', 'count'],
       firingOrder: ['1'],
       runningDirection: ['ccw'],
@@ -341,6 +346,7 @@ export const engines: DemoEngine[] = [
     source: 'works card 17',
     sheet: {
       cycle: ['two-stroke'],
+      firedBy: ['flywheel'],
       cylinders: ['3', 'count'],
       firingOrder: ['1-2-3'],
       runningDirection: ['cw'],

@@ -80,6 +80,10 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
   });
 
   await page.getByRole('link', { name: 'New job on this engine' }).click();
+  // nobody said yet what times its firing: all that needs to know says so
+  const scratch = page.getByRole('radio', { name: /Fit a distributor, engine from scratch/ });
+  await expect(page.getByText('the data sheet does not say: what times the firing').first()).toBeVisible();
+  await scratch.check();
   await page.getByRole('button', { name: 'Open the job' }).click();
   await expect(stepInHand(page)).toHaveAccessibleName(holding('Data sheet confirmed'));
   await alive(page);

@@ -114,9 +114,18 @@ export interface SheetPlan {
   caution?: string;
   /** the value of the data sheet that the crank is brought to; left out where the crank is brought nowhere */
   reference?: string;
+  /** what an engine must be for this sheet to be offered; left out: any */
+  fits?: readonly Fit[];
   /** what stands there: an engine that power can turn, one with its case open, or a part on the bench */
   place?: Place;
   steps: Step[];
+}
+
+/** A value of the data sheet that a sheet is made for, and why it is not for another; `$` stands for what it is. */
+export interface Fit {
+  field: string;
+  is: readonly string[];
+  otherwise: string;
 }
 
 export interface FlagWords {

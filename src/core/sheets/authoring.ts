@@ -8,7 +8,7 @@ import * as gearsSteps from '../domains/gears/steps.ts';
 import * as stackSteps from '../domains/stack/steps.ts';
 import * as timingSteps from '../domains/timing/steps.ts';
 import * as toothSteps from '../domains/tooth/steps.ts';
-import { completeStep, type SheetPlan, type Step } from '../job/run-sheet.ts';
+import { completeStep, type Fit, type SheetPlan, type Step } from '../job/run-sheet.ts';
 import type { StepText, Use } from '../job/vocabulary.ts';
 
 /** Steps that are shared, as a sheet uses them: it may narrow them with the words of all trades. */
@@ -27,6 +27,13 @@ export const curves = shared(curvesSteps);
 
 /** A step of one sheet alone. */
 export const step = (s: StepText<AllWords> & Use<AllWords>): Step => completeStep(s);
+
+/** For engines whose firing a distributor times. */
+export const BY_DISTRIBUTOR: Fit = {
+  field: 'firedBy',
+  is: ['distributor'],
+  otherwise: 'its firing is timed by $, not by a distributor'
+};
 
 type Plan = Omit<SheetPlan, 'begins' | 'reference'> & { begins: AllWords['flag'][]; reference?: AllWords['field'] };
 export const sheet = (s: Plan): SheetPlan => s;

@@ -1,4 +1,4 @@
-import { curves, engine, sheet, timing } from './authoring.ts';
+import { BY_DISTRIBUTOR, curves, engine, sheet, timing } from './authoring.ts';
 
 const LOOK = 'Look and feel';
 const RUN = 'Run it on the bench';
@@ -8,6 +8,7 @@ export const benchCheck = sheet({
   id: 'bench-check',
   title: 'Check a distributor on the bench',
   short: 'distributor on the bench',
+  fits: [BY_DISTRIBUTOR],
   begins: ['battery-isolated', 'distributor-out'],
   place: 'bench',
   steps: [

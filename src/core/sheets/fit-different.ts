@@ -1,4 +1,16 @@
-import { cap, crank, distributor, engine, gears, sheet, stack, step, timing, tooth } from './authoring.ts';
+import {
+  BY_DISTRIBUTOR,
+  cap,
+  crank,
+  distributor,
+  engine,
+  gears,
+  sheet,
+  stack,
+  step,
+  timing,
+  tooth
+} from './authoring.ts';
 import { mapLeads } from './refit-same.ts';
 
 const BENCH = 'Compare on the bench';
@@ -13,6 +25,7 @@ export const fitDifferent = sheet({
   id: 'fit-different',
   title: 'Fit a different distributor',
   short: 'different distributor, running engine',
+  fits: [BY_DISTRIBUTOR],
   begins: ['gear-meshed', 'distributor-seated', 'oil-drive-engaged'],
   reference: 'staticBtdc',
   steps: [

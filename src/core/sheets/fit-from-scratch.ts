@@ -1,5 +1,5 @@
 import type { Step } from '../job/run-sheet.ts';
-import { cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
+import { BY_DISTRIBUTOR, cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const CRANK = 'Find the crank';
@@ -82,6 +82,7 @@ export const fitFromScratch = sheet({
   id: 'fit-from-scratch',
   title: 'Fit a distributor, engine from scratch',
   short: 'fit distributor, marks unknown',
+  fits: [BY_DISTRIBUTOR],
   begins: ['distributor-out', 'cap-off'],
   reference: 'staticBtdc',
   steps: [...makeSafe, ...findCrank, ...fitDrive, ...setHousing, ...prove]

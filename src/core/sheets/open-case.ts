@@ -1,6 +1,6 @@
 import { slots as ringSlots } from '../domains/rings/slots.ts';
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
-import { engine, sheet, step } from './authoring.ts';
+import { BY_DISTRIBUTOR, engine, sheet, step } from './authoring.ts';
 
 const READY = 'Lay out and measure';
 const SHAFT = 'Set the shaft';
@@ -12,6 +12,7 @@ export const openCase = sheet({
   id: 'open-case',
   title: 'Install the drive shaft, case open',
   short: 'drive shaft on thrust rings, case open',
+  fits: [BY_DISTRIBUTOR, { field: 'driveKind', is: ['open-case'], otherwise: 'its drive is: $' }],
   begins: ['drive-shaft-out'],
   place: 'open-case',
   steps: [

@@ -1,6 +1,6 @@
 import { slots as timingSlots } from '../domains/timing/slots.ts';
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
-import { crank, engine, sheet, stack, step, tooth } from './authoring.ts';
+import { BY_DISTRIBUTOR, crank, engine, sheet, stack, step, tooth } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const FLOAT = 'Measure the float';
@@ -13,6 +13,7 @@ export const pedestal = sheet({
   id: 'pedestal',
   title: 'Fit the drive under its pedestal',
   short: 'drive and pedestal: float, packing, tooth',
+  fits: [BY_DISTRIBUTOR, { field: 'driveKind', is: ['pedestal'], otherwise: 'its drive is: $' }],
   begins: ['distributor-out', 'cap-off'],
   reference: 'staticBtdc',
   steps: [

@@ -1,4 +1,4 @@
-import { curves, engine, sheet, step, timing } from './authoring.ts';
+import { BY_DISTRIBUTOR, curves, engine, sheet, step, timing } from './authoring.ts';
 
 const FOUND = 'The curve as it was found';
 const CHOOSE = 'Target, springs and stop';
@@ -10,6 +10,7 @@ export const recurve = sheet({
   id: 'recurve',
   title: 'Recurve the advance',
   short: 'recurve: springs and stop',
+  fits: [BY_DISTRIBUTOR, { field: 'advanceKind', is: ['weights'], otherwise: 'its advance comes from: $' }],
   begins: ['distributor-seated', 'gear-meshed', 'oil-drive-engaged', 'clamp-snug', 'leads-fitted', 'gasket-fitted'],
   reference: 'staticBtdc',
   steps: [

@@ -1,6 +1,6 @@
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
 import type { Step } from '../job/run-sheet.ts';
-import { cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
+import { BY_DISTRIBUTOR, cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const OUT = 'Mark and lift out';
@@ -26,6 +26,7 @@ export const refitSame = sheet({
   id: 'refit-same',
   title: 'Refit the same distributor',
   short: 'same distributor out and in',
+  fits: [BY_DISTRIBUTOR],
   begins: ['gear-meshed', 'distributor-seated', 'oil-drive-engaged'],
   reference: 'staticBtdc',
   steps: [

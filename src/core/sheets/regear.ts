@@ -1,7 +1,7 @@
 import { slots as distributorSlots } from '../domains/distributor/slots.ts';
 import { slots as gearSlots } from '../domains/gears/slots.ts';
 import { slots as stackSlots } from '../domains/stack/slots.ts';
-import { engine, gears, sheet, stack, step } from './authoring.ts';
+import { BY_DISTRIBUTOR, engine, gears, sheet, stack, step } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const CHECK = 'Check the gear';
@@ -14,6 +14,7 @@ export const regear = sheet({
   id: 'regear',
   title: 'Replace the drive gear',
   short: 'drive gear: dimension, contact, depth',
+  fits: [BY_DISTRIBUTOR, { field: 'driveKind', is: ['own-gear'], otherwise: 'its drive is: $' }],
   begins: ['distributor-out'],
   steps: [
     engine.intake({

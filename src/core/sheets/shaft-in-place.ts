@@ -1,7 +1,7 @@
 import { slots as ringSlots } from '../domains/rings/slots.ts';
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
 import type { OnlyIf } from '../job/run-sheet.ts';
-import { cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
+import { BY_DISTRIBUTOR, cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const CRANK = 'Find the crank';
@@ -31,6 +31,7 @@ export const shaftInPlace = sheet({
   title: 'Correct the drive shaft, engine assembled',
   short: 'drive shaft corrected, case closed: high risk',
   caution: 'High risk: the fault is proved first, and the case may have to be split.',
+  fits: [BY_DISTRIBUTOR, { field: 'driveKind', is: ['open-case'], otherwise: 'its drive is: $' }],
   begins: ['gear-meshed', 'distributor-seated', 'shaft-held-down'],
   reference: 'staticBtdc',
   steps: [

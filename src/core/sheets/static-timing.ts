@@ -1,4 +1,4 @@
-import { cap, crank, distributor, engine, sheet, step, timing } from './authoring.ts';
+import { BY_DISTRIBUTOR, cap, crank, distributor, engine, sheet, step, timing } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const CRANK = 'Bring the crank to the setting';
@@ -10,6 +10,7 @@ export const staticTiming = sheet({
   id: 'static-timing',
   title: 'Static timing, first start',
   short: 'static timing',
+  fits: [BY_DISTRIBUTOR],
   begins: ['distributor-seated', 'gear-meshed', 'oil-drive-engaged', 'gasket-fitted'],
   reference: 'staticBtdc',
   steps: [

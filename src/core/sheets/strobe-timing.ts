@@ -1,4 +1,4 @@
-import { curves, engine, sheet, step, timing } from './authoring.ts';
+import { BY_DISTRIBUTOR, curves, engine, sheet, step, timing } from './authoring.ts';
 
 const READY = 'Make ready';
 const BASE = 'Initial timing';
@@ -10,6 +10,7 @@ export const strobeTiming = sheet({
   id: 'strobe-timing',
   title: 'Verify timing and curve with the strobe',
   short: 'strobe: initial, curve, vacuum',
+  fits: [BY_DISTRIBUTOR],
   begins: ['distributor-seated', 'gear-meshed', 'oil-drive-engaged', 'clamp-snug', 'leads-fitted', 'gasket-fitted'],
   reference: 'staticBtdc',
   steps: [

@@ -32,6 +32,21 @@ export const fields = [
     onCard: true
   }),
   field({
+    name: 'firedBy',
+    label: 'What times the firing',
+    group: 'Engine',
+    kind: 'choice',
+    choices: [
+      { id: 'distributor', label: 'a distributor' },
+      { id: 'magneto', label: 'a magneto' },
+      { id: 'pump', label: 'an injection pump' },
+      { id: 'flywheel', label: 'triggers at the flywheel' },
+      { id: 'control-unit', label: 'a control unit, no distributor' }
+    ],
+    example: 'a distributor',
+    help: 'It decides which jobs are offered for this engine.'
+  }),
+  field({
     name: 'firingOffsets',
     label: 'Firing angles, if uneven',
     group: 'Engine',

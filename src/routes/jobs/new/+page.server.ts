@@ -1,25 +1,33 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
+import { fitting } from '$core/job/fits.ts';
 import { runSheets, sheetOf } from '$core/sheets/index.ts';
 import { mustAct } from '$lib/server/auth/who.ts';
 import { gone, Refusal } from '$lib/server/errors.ts';
 import { readForm } from '$lib/server/forms.ts';
 import { orError } from '$lib/server/load.ts';
-import { engineNames } from '$lib/server/repositories/engines.ts';
+import { engineById, engineNames } from '$lib/server/repositories/engines.ts';
 import { openJob } from '$lib/server/repositories/jobs.ts';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ url }) => ({
-  engines: await orError(engineNames()),
-  sheets: runSheets.map((s) => ({
-    id: s.id,
-    title: s.title,
-    caution: s.caution ?? null,
-    steps: s.steps.length,
-    minutes: s.steps.reduce((t, x) => t + x.minutes, 0)
-  })),
-  chosen: url.searchParams.get('engine')
-});
+export const load: PageServerLoad = async ({ url }) => {
+  const engines = await orError(engineNames());
+  const asked = url.searchParams.get('engine');
+  const chosen = engines.find((e) => e.id === asked)?.id ?? engines[0]?.id ?? null;
+  const engine = chosen === null ? null : await orError(engineById(chosen));
+  return {
+    engines,
+    chosen,
+    sheets: runSheets.map((s) => ({
+      id: s.id,
+      title: s.title,
+      caution: s.caution ?? null,
+      steps: s.steps.length,
+      minutes: s.steps.reduce((t, x) => t + x.minutes, 0),
+      ...(engine ? fitting(s, engine) : { fits: null, because: '' })
+    }))
+  };
+};
 
 const form = z.strictObject({
   engine: z.string().min(1, 'Choose an engine.'),

@@ -1,8 +1,16 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import { goto } from '$app/navigation';
   import Field from '$lib/ui/primitives/Field.svelte';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   let { data, form } = $props();
+  /** about an hour; half an hour; two and a half hours */
+  const about = (minutes: number) => {
+    const halves = Math.max(1, Math.round(minutes / 30));
+    return halves === 1 ? 'about half an hour' : halves === 2 ? 'about 1 hour' : `about ${halves / 2} hours`;
+  };
+  const offered = $derived(data.sheets.filter((s) => s.fits !== false));
+  const others = $derived(data.sheets.filter((s) => s.fits === false));
   const sent = $derived((form?.sent ?? {}) as Record<string, string>);
 </script>
 
@@ -19,23 +27,22 @@
           name="engine"
           required
           options={data.engines.map((e) => [e.id, `${e.name}${e.summary ? `, ${e.summary}` : ''}`] as const)}
-          value={sent.engine ?? data.chosen ?? data.engines[0]?.id}
+          value={sent.engine ?? data.chosen}
+          onchange={(e) => goto(`/jobs/new?engine=${e.currentTarget.value}`, { keepFocus: true, noScroll: true })}
         />
         <fieldset>
           <legend>What is to be done</legend>
           <div class="sheets">
-            {#each data.sheets as s, k (s.id)}
-              <label class="choice"
-                ><input type="radio" name="sheet" value={s.id} checked={sent.sheet ? sent.sheet === s.id : k === 0} />
-                <span
-                  ><b>{s.title}</b><br /><span class="quiet small"
-                    >{s.steps} steps, about {Math.round(s.minutes / 30) / 2} hours with access made{#if s.caution}<br
-                      /><b class="caution">{s.caution}</b>{/if}</span
-                  ></span
-                ></label
-              >
-            {/each}
+            {#each offered as s (s.id)}{@render choice(s)}{/each}
           </div>
+          {#if others.length}
+            <details>
+              <summary>Not for this engine: {others.length}</summary>
+              <div class="sheets">
+                {#each others as s (s.id)}{@render choice(s)}{/each}
+              </div>
+            </details>
+          {/if}
         </fieldset>
         <Field label="Promised for" hint="(may stay open)" name="promised" type="date" value={sent.promised} />
         {#if form?.message}<p class="problem" role="alert">{form.message}</p>{/if}
@@ -44,6 +51,18 @@
     {/if}
   </main>
 </Frame>
+
+{#snippet choice(s: (typeof data.sheets)[number])}
+  <label class="choice"
+    ><input type="radio" name="sheet" value={s.id} required checked={sent.sheet === s.id} />
+    <span
+      ><b>{s.title}</b><br /><span class="quiet small"
+        >{s.steps} steps, {about(s.minutes)} with access made{#if s.because}<br />{s.because}{/if}{#if s.caution}<br
+          /><b class="caution">{s.caution}</b>{/if}</span
+      ></span
+    ></label
+  >
+{/snippet}
 
 <style>
   main {
@@ -67,6 +86,13 @@
   }
   fieldset {
     margin-top: 10px;
+  }
+  summary {
+    min-height: 44px;
+    display: flex;
+    align-items: center;
+    cursor: pointer;
+    color: var(--ink-2);
   }
   .choice {
     display: flex;
