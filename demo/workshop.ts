@@ -85,6 +85,7 @@ export const gauges: DemoGauge[] = [
     scatter: 0.008,
     scatterDof: 11
   },
+  { name: 'Steel rule, half millimetres', kind: 'rule', resolution: 0.5, accuracy: 0.1, calibratedOn: '2026-02-11' },
   { name: 'Torque wrench 10 to 60', kind: 'torque', resolution: 0.5, accuracy: 0.8, calibratedOn: '2026-02-11' },
   {
     name: 'Tachometer',

@@ -49,8 +49,8 @@ export const verifyMarks = sheet({
       sets: ['scale-made'],
       needs: ['tdc-true'],
       slots: [
-        { slot: 'check', label: 'check length on the printed paper', quantity: 'length', gauge: 'dial' },
-        { slot: 'rim', label: 'along the rim, to a mark', quantity: 'length', gauge: 'dial', repeats: true }
+        { slot: 'check', label: 'check length on the printed paper', quantity: 'length', gauge: 'rule' },
+        { slot: 'rim', label: 'along the rim, to a mark', quantity: 'length', gauge: 'rule', repeats: true }
       ],
       values: ['damperDiameterMm'],
       surface: 'make-scale'

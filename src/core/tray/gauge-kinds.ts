@@ -8,6 +8,7 @@ export const gaugeKinds = {
   blade: { label: 'feeler blades', quantity: 'length' },
   micrometer: { label: 'micrometer or caliper', quantity: 'length' },
   depth: { label: 'depth or height gauge', quantity: 'length' },
+  rule: { label: 'rule or tape', quantity: 'length' },
   torque: { label: 'torque wrench', quantity: 'torque' },
   tacho: { label: 'tachometer', quantity: 'speed' },
   thermometer: { label: 'thermometer', quantity: 'temperature' },

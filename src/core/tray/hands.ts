@@ -14,6 +14,7 @@ export const assumedScatter: Record<GaugeKind, number> = {
   blade: 0.01,
   micrometer: 0.004,
   depth: 0.015,
+  rule: 0.2,
   torque: 0.5,
   tacho: 10,
   thermometer: 0.5,

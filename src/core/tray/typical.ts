@@ -15,6 +15,7 @@ const READ: Record<Exclude<GaugeKind, 'eye'>, string> = {
   blade: 'a gap filled three times',
   micrometer: 'a thickness read three times',
   depth: 'a depth read three times',
+  rule: 'a length along the rim read three times',
   torque: 'a torque read three times',
   tacho: 'a speed read three times',
   thermometer: 'a temperature read three times',
