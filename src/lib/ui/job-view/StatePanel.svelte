@@ -40,6 +40,8 @@
   const sentences = $derived(
     plan && view.target ? crankWords.planText(plan, prefs.view, view.target, cycleDegOf(session.engine)) : []
   );
+  /** a step that is about the next turn shows it itself: it is not said twice */
+  const saidThere = $derived(view.selected.step.surface === 'plan');
   const turnable = $derived((state.work.tdc?.found ?? null) !== null || place.crankDeg !== null);
   const flags = $derived(session.sheet.words.flags);
   /** states that nobody can see from the run sheet and that its rules watch */
@@ -82,9 +84,11 @@
     {#if place.crankDeg !== null && place.from === 'told'}<span>as turned on the dial</span>{/if}
   </p>
   {#if sentences.length}
-    <div class="next" role="group" aria-label="How to turn" aria-live="polite">
-      {#each sentences as s, k (k)}<p>{s}</p>{/each}
-    </div>
+    {#if !saidThere}
+      <div class="next" role="group" aria-label="How to turn" aria-live="polite">
+        {#each sentences as s, k (k)}<p>{s}</p>{/each}
+      </div>
+    {/if}
     <fieldset class="ends">
       <legend class="only-read">Viewing end</legend>
       {#each ['front', 'rear'] as const as v (v)}

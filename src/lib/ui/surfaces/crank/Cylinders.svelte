@@ -16,6 +16,16 @@
       ...(valves ? { valves } : {})
     });
   });
+  /** degrees after a cylinder's firing TDC as a place by the nearer of its TDCs */
+  const near = (deg: number): string => {
+    const cycle = cycleDegOf(engine);
+    const back = cycle - deg;
+    const at = (d: number, way: string, which: string) => `${d.toFixed(1)}° ${way} ${which}TDC`;
+    if (!four) return deg <= 180 ? at(deg, 'after', '') : at(back, 'before', '');
+    if (deg <= 180) return at(deg, 'after', 'firing ');
+    if (back <= 180) return at(back, 'before', 'firing ');
+    return deg <= 360 ? at(360 - deg, 'before', 'overlap ') : at(deg - 360, 'after', 'overlap ');
+  };
   const valve = (c: (typeof state.cylinders)[number]) =>
     c.overlap ? 'both open, rocking' : c.intake ? 'inlet open' : c.exhaust ? 'exhaust open' : 'both closed';
 </script>
@@ -27,7 +37,7 @@
     >
     <thead
       ><tr
-        ><th>cylinder</th><th>stroke</th>{#if four}<th>valves</th>{/if}<th class="n">after its TDC</th></tr
+        ><th>cylinder</th><th>stroke</th>{#if four}<th>valves</th>{/if}<th class="n">stands</th></tr
       ></thead
     >
     <tbody>
@@ -35,7 +45,7 @@
         <tr
           ><td>{c.cylinder}</td><td
             >{c.stroke === 'down' ? 'going down' : c.stroke === 'up' ? 'coming up' : c.stroke}</td
-          >{#if four}<td>{valve(c)}</td>{/if}<td class="n">{c.phaseDeg.toFixed(1)}°</td></tr
+          >{#if four}<td>{valve(c)}</td>{/if}<td class="n">{near(c.phaseDeg)}</td></tr
         >
       {/each}
     </tbody>
