@@ -88,6 +88,33 @@ describe('the band of a predicted curve', () => {
   });
 });
 
+describe('a sweep whose speeds', () => {
+  const swept = (tacho: boolean) => {
+    const job = found();
+    const gauge = {
+      id: 't',
+      name: 'T',
+      kind: 'tacho' as const,
+      resolution: 10,
+      accuracy: 20,
+      scatter: 5,
+      scatterDof: 20
+    };
+    for (const r of job.log) if (r.kind === 'reading' && r.slot === 'sweep-rpm') r.gauge = tacho ? gauge : null;
+    return job.state.work.sweeps[0]!;
+  };
+  it('were read with a gauge nobody named says nothing of how sure its speeds are', () => {
+    const { fit, uBaselineRpm } = swept(false);
+    expect([fit!.uStartRpm, fit!.uFullRpm, fit!.uSlope, uBaselineRpm]).toEqual([null, null, null, null]);
+    expect(fit!.uTotalDeg).not.toBeNull();
+  });
+  it('were read with a tachometer are no surer than it', () => {
+    const { fit, uBaselineRpm } = swept(true);
+    expect(fit!.uStartRpm!).toBeGreaterThan(20 / Math.sqrt(3) - 1e-9);
+    expect(uBaselineRpm).toBe(Math.max(fit!.uStartRpm!, fit!.uFullRpm!));
+  });
+});
+
 describe('two picks', () => {
   const pick = (preloadN: number, initialBtdc = 9) => ({
     curve: swap(pair(preloadN), { uBaselineRpm: 0 }),

@@ -93,7 +93,7 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
     up.length >= 6 && sane
       ? fitOf({ points: up, maxRamps: up.length >= SECOND_RAMP_FROM ? 2 : 1, ...gaugesOf(read, scale) })
       : null;
-  const fit = fitted?.ok ? fitted.out : null;
+  const fit = fitted?.ok ? sureOf(fitted.out, read) : null;
   const initialBtdc = fit ? fit.knots[0]!.deg : null;
   const baseline = fit ? fit.knots.map((k) => ({ rpm: k.rpm, deg: k.deg - fit.knots[0]!.deg })) : null;
   const most = numberOf(engine, 'totalMaxBtdc') ?? null;
@@ -123,6 +123,10 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
 
 /** With fewer points, noise alone makes a second ramp in a quarter of the sweeps. */
 const SECOND_RAMP_FROM = 12;
+
+/** Speeds that were read with a gauge nobody named are sure to nobody knows what: nor is what the fit says of speeds. */
+const sureOf = (fit: CurveFit, read: readonly SweepPoint[]): CurveFit =>
+  read.every((p) => p.speed.gauge) ? fit : { ...fit, uStartRpm: null, uFullRpm: null, uSlope: null };
 
 /** What degrees and speeds were read with, in crank degrees and engine speeds. */
 function gaugesOf(read: readonly SweepPoint[], scale: number): { strobe?: Gauge; tacho?: Gauge } {

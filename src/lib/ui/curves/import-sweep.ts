@@ -16,6 +16,9 @@ export function importSweep(
   const asks = step.choices.some((c) => c.id === 'sweep-scale');
   // where the step does not ask whose degrees are read, a file of the distributor's is doubled as it comes in
   const factor = scale === 'distributor' && !asks ? 2 : 1;
+  // a file does not say what its speeds were read with: the only tachometer there is, or none
+  const tachos = session.gaugesOf(step.slots.find((s) => s.slot === 'sweep-rpm')?.gauge ?? 'tacho');
+  const tacho = tachos.length === 1 ? tachos[0]!.id : null;
   const drafts: Draft[] = [];
   if (asks)
     drafts.push({ kind: 'choose', school: 'sweep-scale', option: scale === 'distributor' ? 'bench' : 'engine' });
@@ -29,7 +32,7 @@ export function importSweep(
       ['sweep-deg', 'timing', `${Math.abs(p.deg * factor)}${p.deg < 0 ? 'a' : 'b'}`, 'deg']
     ];
     for (const [slot, quantity, text, defaultUnit] of figures) {
-      const gauge = slot === 'sweep-deg' ? gaugeId : null;
+      const gauge = slot === 'sweep-deg' ? gaugeId : tacho;
       drafts.push({ kind: 'reading', step: stepId, slot, quantity, text, defaultUnit, gaugeId: gauge });
     }
   }
