@@ -158,7 +158,7 @@ describe('the tooth', () => {
     const { index } = job.state.work.tooth;
     expect(agrees(index, expected('drive.index'), 1e-3)).toBe(true);
     expect(headline(job, 'tooth-plan')).toBe(
-      'Lift and move one tooth clockwise: rotor at 170°, 76.5° to advance, 79.5° to retard'
+      'Lift and move one tooth clockwise: rotor at 170°, 76.5° of the crank to advance, 79.5° to retard'
     );
     const back = index!.candidates.find((c) => c.toothStep === 0)!;
     expect(rivalText(back, index!.best!)).toMatch(/^One tooth anticlockwise: retard room only 14\.0°\.$/);

@@ -34,7 +34,7 @@ describe('is it really the shaft', () => {
     // 137 - 156 = -19, which lies from 334 to 52 and leaves 7 of the rotor against it, 71 with it: 14 and 142 of the crank
     const job = look('137', '334', '52');
     expect(headline(job, 'fault')).toBe(
-      'Not the shaft: on this tooth the housing stands free at 341°, 142° to advance and 14° to retard'
+      'Not the shaft: on this tooth the housing stands free at 341°, 142° of the crank to advance and 14° to retard'
     );
     expect(notSettled(job.state, job.view('fault'))).toContain('the shaft is not the fault');
     expect(job.tryTo({ kind: 'done', step: 'fault' }).ok).toBe(false);
@@ -43,7 +43,7 @@ describe('is it really the shaft', () => {
     // 137 - 156 = 341 is blocked; a tower on in the rotor's direction (anticlockwise) asks for the housing 90 further: 71
     const job = look('137', '60', '110');
     expect(headline(job, 'fault')).toBe(
-      'It can be lived with: number one 1 tower round, the housing stands free at 71°, 78° to advance and 22° to retard'
+      'It can be lived with: number one 1 tower round, the housing stands free at 71°, 78° of the crank to advance and 22° to retard'
     );
     expect(job.tryTo({ kind: 'done', step: 'fault' }).ok).toBe(false);
   });

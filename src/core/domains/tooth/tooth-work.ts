@@ -288,7 +288,7 @@ export function toothFinding(t: ToothWork): string | null {
           : 'Leave it on this tooth'
         : `${out ? 'Let it down' : 'Lift and move'} ${Math.abs(best.toothStep) === 1 ? 'one tooth' : `${Math.abs(best.toothStep)} teeth`} ${best.toothStep > 0 ? 'clockwise' : 'anticlockwise'}${out ? ' of the old place' : ''}`;
     const tower = best.terminal === 0 ? '' : `, call tower ${best.terminal + 1} number one`;
-    return `${turn}${tower}: rotor at ${best.rotorBearingDeg.toFixed(0)}°, ${crank(best.advanceRoomDeg)} to advance, ${crank(best.retardRoomDeg)} to retard${feasibleCount === 1 ? '. No other tooth fits' : ''}`;
+    return `${turn}${tower}: rotor at ${best.rotorBearingDeg.toFixed(0)}°, ${crank(best.advanceRoomDeg)} of the crank to advance, ${crank(best.retardRoomDeg)} to retard${feasibleCount === 1 ? '. No other tooth fits' : ''}`;
   }
   return nearest
     ? `No tooth lets the housing stand free: the nearest misses by ${nearest.outsideDeg.toFixed(1)}° of the housing`

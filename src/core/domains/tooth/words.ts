@@ -16,7 +16,7 @@ export function toothHeadline(state: ToothState, v: StepView): string | null {
   if (state.schools['index-order'].option === 'seat-first' && t.index) {
     const own = t.ownTooth?.find((c) => t.anyTower || c.terminal === 0);
     return own
-      ? `Leave it in the tooth it found: housing at ${own.housingBearingDeg.toFixed(0)}°, ${own.advanceRoomDeg.toFixed(0)}° to advance, ${own.retardRoomDeg.toFixed(0)}° to retard`
+      ? `Leave it in the tooth it found: housing at ${own.housingBearingDeg.toFixed(0)}°, ${own.advanceRoomDeg.toFixed(0)}° of the crank to advance, ${own.retardRoomDeg.toFixed(0)}° to retard`
       : 'In the tooth it found the housing cannot stand free: lift it and choose a tooth';
   }
   return toothFinding(t);
@@ -51,7 +51,7 @@ export function faultHeadline(state: ToothState): string | null {
       : 'On this tooth the housing stands free with no tower, and on no other either: look for another cause';
   }
   const c = cure[0]!;
-  const where = `at ${c.housingBearingDeg.toFixed(0)}°, ${c.advanceRoomDeg.toFixed(0)}° to advance and ${c.retardRoomDeg.toFixed(0)}° to retard`;
+  const where = `at ${c.housingBearingDeg.toFixed(0)}°, ${c.advanceRoomDeg.toFixed(0)}° of the crank to advance and ${c.retardRoomDeg.toFixed(0)}° to retard`;
   return c.terminal === 0
     ? `Not the shaft: on this tooth the housing stands free ${where}`
     : `It can be lived with: number one ${c.terminal} ${c.terminal === 1 ? 'tower' : 'towers'} round, the housing stands free ${where}`;
