@@ -4,6 +4,7 @@
   import { matchOf } from '$core/domains/curves/by-hand.ts';
   import { matchInput, predict, type RecurveWork } from '$core/domains/curves/recurve-work.ts';
   import type { SweepWork } from '$core/domains/curves/sweep-work.ts';
+  import { formatSpeed } from '$core/units/format.ts';
   import type { Engine } from '$core/engine/engine.ts';
   import type { StockItem } from '$core/tray/part-kinds.ts';
   import CurveChart from './CurveChart.svelte';
@@ -103,6 +104,12 @@
           : null
     })
   );
+  /** the widest of what the prediction claims, two standard uncertainties of a speed */
+  const claimed = $derived(
+    swapped?.ok && swapped.out.points.every((p) => p.uRpm !== undefined)
+      ? Math.max(...swapped.out.points.map((p) => 2 * p.uRpm!))
+      : null
+  );
   const trust = $derived.by(() => {
     const m = engine.earlier?.['model'];
     return m ? { rmsDeg: m.value, at: m.at } : null;
@@ -180,6 +187,8 @@
         At every degree of advance the weights balance the springs, and their pull grows with speed squared alone, so
         this distributor’s own measured curve tells what other springs will do without any measure of its weights.
         Friction and a worn stop it cannot see: measure again afterwards.
+        {#if claimed !== null}The curve drawn claims its speeds to ± {formatSpeed(claimed)} rpm, by what is known of the springs
+          and of the sweep.{/if}
         {#if swapped?.ok && swapped.out.points[0]?.uRpm === undefined}No band is claimed for it: how well the springs’
           rates and forces are known is not on the data sheet or in the tray.{/if}
       </p>
