@@ -175,6 +175,26 @@ describe('a state said by hand', () => {
   });
 });
 
+describe('what was measured', () => {
+  it('with one gasket does not hold with another', () => {
+    const job = new PlayedJob(engineWith({ ...SHEET, minEngagementMm: '4' }), 'regear');
+    for (const flag of ['engagement-ok', 'bottoming-ok']) job.log.push(event(job, { kind: 'say', flag, on: true }));
+    const step = job.sheet.steps.find((s) => s.slots.some((x) => x.slot === 'gasket'))!;
+    job.read(step.id, 'gasket', '0.9');
+    expect(job.state.flags.has('engagement-ok')).toBe(false);
+    expect(job.state.flags.has('bottoming-ok')).toBe(false);
+  });
+  it('of the trigger on the job decides how it is sensed, before the data sheet does', () => {
+    const job = new PlayedJob(engineWith({ ...SHEET, triggerKind: 'contacts' }), 'static-timing');
+    expect(job.state.schools.trigger!.option).toBe('lamp');
+    job.say({ kind: 'choose', school: 'trigger-is', option: 'vane' });
+    expect(job.state.schools.trigger).toMatchObject({
+      option: 'vane',
+      because: 'it was seen on this job: a vane sensor'
+    });
+  });
+});
+
 describe('lifting and trying again', () => {
   it('takes mesh, seat, direction and what was set by them down by itself, and their steps are to be repeated', () => {
     const job = new PlayedJob().toStroke().done('ref', 'tower', 'clamp-ready', 'seal', 'pump-shaft', 'slot', 'in');

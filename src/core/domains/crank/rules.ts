@@ -62,5 +62,17 @@ export const rules: Rule<CrankVocabulary['flag']>[] = [
     harm: 'result',
     forbids: ['reads-initial'],
     loses: ['base-timing-set']
+  },
+  {
+    id: 'IL.75',
+    on: ['damper-changed'],
+    off: [],
+    bar: 'Damper or cover changed: the old zero is no zero',
+    never: 'Trust a mark after its damper, pulley or cover was changed.',
+    because: 'The zero belongs to the old pair.',
+    ifItHappened: 'Prove the mark on the pair that is fitted, correct what was read by it.',
+    harm: 'result',
+    forbids: ['indexes', 'reads-initial'],
+    loses: ['mark-judged', 'base-timing-set']
   }
 ];

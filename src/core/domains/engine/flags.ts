@@ -16,6 +16,28 @@ export const flags = {
     hard: true,
     sayable: true
   },
+  'hand-at-opening': {
+    on: 'a hand is at a plug or probe opening',
+    off: 'hands away from the openings',
+    danger: true,
+    hard: true,
+    sayable: true
+  },
+  'second-person': {
+    on: 'a second person works at the engine',
+    off: 'nobody else at the engine',
+    danger: false,
+    sayable: true
+  },
+  'one-voice': {
+    on: 'one voice gives the orders, each is answered',
+    off: 'no one voice agreed',
+    danger: false,
+    hard: true,
+    sayable: true
+  },
+  'engine-cold': { on: 'engine below its temperature', off: 'engine warm, choke off', danger: true, sayable: true },
+  'cam-fresh': { on: 'fresh cam or gear, not run in', off: 'cam and gear run in', danger: true, sayable: true },
   'on-stand': { on: 'engine on a stand', off: 'engine not on a stand', danger: false, sayable: true },
   'stand-locked': {
     on: 'swivel of the stand locked',

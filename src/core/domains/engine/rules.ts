@@ -42,6 +42,18 @@ export const rules: Rule<EngineVocabulary['flag']>[] = [
     loses: ['crank-at-reference', 'compression-confirmed', 'slack-taken-up', 'sweep-done']
   },
   {
+    id: 'IL.16',
+    on: ['hand-at-opening'],
+    off: [],
+    bar: 'A hand at an opening: do not crank by power',
+    never: 'Crank by power with a hand at a plug or probe opening.',
+    because: 'Piston or valve cuts or pulls the finger in, and the blast comes without warning.',
+    ifItHappened: 'First aid. Feel for compression with a gauge or whistle from now on.',
+    harm: 'person',
+    forbids: ['cranks-by-power', 'starts'],
+    loses: []
+  },
+  {
     id: 'IL.18',
     on: ['engine-pin-in'],
     off: [],
@@ -66,6 +78,19 @@ export const rules: Rule<EngineVocabulary['flag']>[] = [
     ifItHappened: 'Stop, isolate, check that a start attempt does nothing.',
     harm: 'person',
     forbids: ['reaches-in'],
+    loses: []
+  },
+  {
+    id: 'IL.21',
+    on: ['second-person'],
+    off: ['one-voice'],
+    bar: 'Two at the engine: one voice before it is cranked',
+    never: 'Crank on an order that the other did not answer.',
+    because: 'Two people think differently, and one has hands near the toothed wheel.',
+    first: 'one voice agreed, each order answered before it is done',
+    ifItHappened: 'Stop, isolate, see to each other, agree on one voice.',
+    harm: 'person',
+    forbids: ['cranks-by-power', 'starts', 'turns-crank'],
     loses: []
   },
   {
@@ -119,6 +144,31 @@ export const rules: Rule<EngineVocabulary['flag']>[] = [
     harm: 'machine',
     forbids: ['runs-on', 'loads', 'reads-initial'],
     loses: ['oil-primed']
+  },
+  {
+    id: 'IL.76',
+    on: ['engine-cold'],
+    off: [],
+    bar: 'Engine cold: no final timing',
+    never: 'Close the final timing on a cold engine.',
+    because: 'Choke idle and thick oil shift the readings.',
+    ifItHappened: 'Run it warm, choke off, read and set it again.',
+    harm: 'result',
+    forbids: ['clamps-final'],
+    loses: ['base-timing-set']
+  },
+  {
+    id: 'IL.81',
+    on: ['cam-fresh'],
+    off: [],
+    bar: 'Cam or gear not run in: do not idle it long',
+    never: 'Idle a fresh cam or gear for long before its run-in is done.',
+    because: 'The contact faces suffer.',
+    first: 'the run-in plan of whoever made the camshaft',
+    ifItHappened: 'Raise the speed as the run-in plan says, change the oil, look for metal in it.',
+    harm: 'machine',
+    forbids: ['runs-on'],
+    loses: []
   },
   {
     id: 'IL.82',

@@ -3,6 +3,7 @@ import { domain as distributor } from '../distributor/domain.ts';
 import { gapDoubt } from './doubts.ts';
 import { lastPatch, patchFinding, patchWork } from './patch-work.ts';
 import { CLAMPED } from './rules.ts';
+import { replays } from './replays.ts';
 import { settle } from './settle.ts';
 import { stackWork } from './stack-work.ts';
 import type { StackVocabulary } from './vocabulary.ts';
@@ -30,5 +31,6 @@ export const domain: Domain<StackWorks, StackVocabulary['school']> = {
   schools: { 'float-target': () => ({ option: 'centre', because: 'it leaves room both ways' }) },
   figures: settle,
   interlocks: (c) => (c.sheet.steps.some((s) => s.surface === 'stack') && c.works.stack.clamped ? [CLAMPED] : []),
-  doubts: { gap: gapDoubt }
+  doubts: { gap: gapDoubt },
+  replays
 };

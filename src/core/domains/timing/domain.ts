@@ -37,12 +37,14 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
     bias: { headline: (state) => biasHeadline(state) }
   },
   schools: {
-    trigger: (e) => {
-      const kind = choiceOf(e, 'triggerKind');
-      if (kind === 'induction') return { option: 'edge', because: 'the data sheet names an induction pickup' };
-      if (kind === 'vane') return { option: 'vane', because: 'the data sheet names a vane sensor' };
+    trigger: (e, said) => {
+      const answered = said.get('trigger-is');
+      const kind = answered ?? choiceOf(e, 'triggerKind');
+      const who = answered ? 'it was seen on this job:' : 'the data sheet names';
+      if (kind === 'induction') return { option: 'edge', because: `${who} an induction pickup` };
+      if (kind === 'vane') return { option: 'vane', because: `${who} a vane sensor` };
       return kind === 'contacts'
-        ? { option: 'lamp', because: 'the data sheet names contacts' }
+        ? { option: 'lamp', because: `${who} contacts` }
         : { option: 'lamp', because: 'it needs hardly any power; the data sheet does not say what triggers' };
     },
     bias: () => ({

@@ -30,6 +30,13 @@ export const flags = {
     danger: false,
     hard: true
   },
+  'nothing-drops': {
+    on: 'the whole range was searched, nothing dropped',
+    off: 'what held it up was found',
+    danger: true,
+    hard: true,
+    sayable: true
+  },
   'shaft-jams': { on: 'the shaft resists', off: 'the shaft comes freely', danger: true, hard: true, sayable: true },
   'flange-aged': { on: 'flange aged by heat', off: 'flange sound', danger: true, hard: true, sayable: true },
   'puller-proved': { on: 'puller tried on the bench', off: 'puller not tried', danger: false, hard: true },

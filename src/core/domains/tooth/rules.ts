@@ -30,6 +30,19 @@ export const rules: Rule<ToothVocabulary['flag']>[] = [
     loses: ['crank-at-reference', 'rings-counted']
   },
   {
+    id: 'IL.08',
+    on: ['nothing-drops', 'gear-meshed'],
+    off: [],
+    bar: 'Whole range searched, no drop: stop turning',
+    never: 'Keep turning the crank after the whole range was searched and nothing dropped.',
+    because: 'Something else than alignment holds it up.',
+    first: 'distributor lifted out; shank length, tang and debris looked at',
+    ifItHappened: 'Lift it out, compare the shank\u2019s length, look at the tang and for debris.',
+    harm: 'machine',
+    forbids: ['turns-crank'],
+    loses: []
+  },
+  {
     id: 'IL.77',
     on: [],
     off: ['shaft-fault-proved'],
