@@ -4,18 +4,22 @@ import { crankCalcs } from './crank/calcs.ts';
 import { curveCalcs } from './curve/calcs.ts';
 import { cycleCalcs } from './cycle/calcs.ts';
 import { driveCalcs } from './drive/calcs.ts';
+import { flywheelCalcs } from './flywheel/calcs.ts';
 import { gaugeCalcs } from './gauge/calcs.ts';
 import { gearCalcs } from './gear/calcs.ts';
+import { magnetoCalcs } from './magneto/calcs.ts';
 import { markCalcs } from './mark/calcs.ts';
 import { meshCalcs } from './mesh/calcs.ts';
 import { pistonCalcs } from './piston/calcs.ts';
 import { pointsCalcs } from './points/calcs.ts';
+import { pumpCalcs } from './pump/calcs.ts';
 import { readingCalcs } from './reading/calcs.ts';
 import { rotorCalcs } from './rotor/calcs.ts';
 import { springCalcs } from './spring/calcs.ts';
 import { stackCalcs } from './stack/calcs.ts';
 import { staticTimingCalcs } from './static-timing/calcs.ts';
 import { tdcCalcs } from './tdc/calcs.ts';
+import { throttleCalcs } from './throttle/calcs.ts';
 import { timingCalcs } from './timing/calcs.ts';
 import { torqueCalcs } from './torque/calcs.ts';
 import { vacuumCalcs } from './vacuum/calcs.ts';
@@ -47,7 +51,11 @@ export const registry: ReadonlyMap<string, Calc> = new Map(
     ...capCalcs,
     ...curveCalcs,
     ...springCalcs,
-    ...vacuumCalcs
+    ...vacuumCalcs,
+    ...pumpCalcs,
+    ...magnetoCalcs,
+    ...flywheelCalcs,
+    ...throttleCalcs
   ].map((c) => [c.name, c])
 );
 
