@@ -17,6 +17,13 @@ const comesOut: OnlyIf = {
   yes: 'Accepted: it comes out here',
   no: 'No: it stays in'
 };
+const hoseThere: OnlyIf = {
+  fact: 'vacuumUnit',
+  within: 'shaft-comes-out',
+  question: 'Is a vacuum capsule fitted?',
+  yes: 'Fitted',
+  no: 'None'
+};
 const turned: OnlyIf = {
   fact: 'shaft-needs-gap',
   within: 'shaft-comes-out',
@@ -353,13 +360,7 @@ export const shaftInPlace = sheet({
     timing.hoseOff({
       id: 'hose',
       phase: TIME,
-      onlyIf: {
-        fact: 'vacuumUnit',
-        within: 'shaft-comes-out',
-        question: 'Is a vacuum capsule fitted?',
-        yes: 'Fitted',
-        no: 'None'
-      }
+      onlyIf: hoseThere
     }),
     timing.strobeOn({ id: 'strobe-on', phase: TIME, onlyIf: comesOut }),
     crank.toolsOff({ id: 'tools-off', phase: TIME, onlyIf: comesOut }),
@@ -370,13 +371,7 @@ export const shaftInPlace = sheet({
     timing.hoseOn({
       id: 'hose-on',
       phase: TIME,
-      onlyIf: {
-        fact: 'vacuumUnit',
-        within: 'shaft-comes-out',
-        question: 'Is a vacuum capsule fitted?',
-        yes: 'Fitted',
-        no: 'None'
-      }
+      onlyIf: hoseThere
     }),
     step({
       id: 'off',

@@ -47,7 +47,7 @@
       ? ', stroke not proved'
       : ''}
   </p>
-  {#each session.state.interlocks as r (r.id)}<p class="flag">{r.bar}</p>{/each}
+  {#if session.state.interlocks.length}<p class="flag">{session.state.interlocks.map((r) => r.bar).join(' · ')}</p>{/if}
   <p class="no-print"><a class="button" href={back}>Back to the job <kbd>B</kbd></a></p>
 </main>
 
