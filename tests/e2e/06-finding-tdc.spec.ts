@@ -32,7 +32,7 @@ test('each way shows what it would reach before the work starts, and which is th
   await page.getByText('How true TDC is found').click();
   const row = (name: RegExp) =>
     page.getByRole('group', { name: 'How true TDC is found' }).getByRole('button', { name });
-  await expect(row(/^highest point/)).toContainText('± 1.78°');
+  await expect(row(/^highest point/)).toContainText('± 1.76°');
   await expect(row(/^highest point/)).toContainText('too coarse for ± 0.5°');
   await expect(row(/^rod through/)).toContainText('± 12.28°');
   // steps (0.5°/√12)/√2 beside a fixed 0.25°/√3/√2; the hand's 0.1° is less than the steps
