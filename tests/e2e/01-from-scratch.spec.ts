@@ -171,7 +171,11 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     await expect(rows).toHaveCount(4);
     for (const [k, c] of out.cylinders.entries()) {
       await expect(rows.nth(k)).toContainText(c.stroke);
-      await expect(rows.nth(k)).toContainText(`${c.phaseDeg.toFixed(1)}°`);
+      // by the nearer of its two TDCs
+      const firing = c.phaseDeg <= 180 || c.phaseDeg >= 540;
+      const apart = firing ? Math.min(c.phaseDeg, 720 - c.phaseDeg) : Math.abs(360 - c.phaseDeg);
+      await expect(rows.nth(k)).toContainText(`${apart.toFixed(1)}°`);
+      await expect(rows.nth(k)).toContainText(firing ? 'firing TDC' : 'overlap TDC');
       await expect(rows.nth(k)).toContainText(
         c.overlap ? 'rocking' : c.intake ? 'inlet open' : c.exhaust ? 'exhaust open' : 'both closed'
       );
