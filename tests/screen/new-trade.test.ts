@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { cleanup, render, waitFor } from '@testing-library/svelte';
+import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
 import { tick } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { domains, manifests } from '$core/domains/all.ts';
@@ -92,6 +92,9 @@ describe('a trade made up in its own folder', () => {
     const panel = render(StatePanel, { session, view, prefs: PREFS, onview: () => {}, onask: () => {} }).container;
     await tick();
     expect(plain(panel)).toContain('Bellows loose: no pressure');
+    const bar = panel.querySelector<HTMLDetailsElement>('details.flag')!;
+    bar.open = true;
+    await fireEvent(bar, new Event('toggle'));
     expect(plain(panel)).toContain('Never open the air.');
     expect(plain(panel)).toContain('6.430 ±');
     expect(session.say({ kind: 'override', step: 'held', flags: ['bellows-loose'], reason: 'in a hurry' })?.code).toBe(

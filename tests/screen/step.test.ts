@@ -225,6 +225,10 @@ describe('where the engine is', () => {
   });
   it('warns while the washer is in, and says what to do if it happened', async () => {
     const on = panel(measured());
+    for (const bar of on.page.querySelectorAll<HTMLDetailsElement>('details.flag')) {
+      bar.open = true;
+      await fireEvent(bar, new Event('toggle'));
+    }
     const flags = [...on.page.querySelectorAll('.flag')].map(plain);
     expect(flags.some((f) => f.includes('Gauge washer in'))).toBe(true);
     expect(flags.every((f) => f.includes('If it happened:'))).toBe(true);

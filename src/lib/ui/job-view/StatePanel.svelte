@@ -3,11 +3,11 @@
   import * as crankWords from '$core/domains/crank/words.ts';
   import type { JobSession } from '../job/session.svelte.ts';
   import { settledFigures, words } from '$core/job/index.ts';
-  import type { Rule } from '$core/job/rule.ts';
-  import { putRight, ruleText } from '$core/job/rules.ts';
   import { cycleDegOf, valvesOf } from '$core/engine/engine.ts';
   import { resultText } from '$core/job/figure-text.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
+  import Bar from './Bar.svelte';
+  import Sayable from './Sayable.svelte';
   import TwoLapDial from '../instruments/two-lap-dial/TwoLapDial.svelte';
   import Verdict from '../primitives/Verdict.svelte';
   import { lengthText } from '../../reader/units.ts';
@@ -44,18 +44,6 @@
   const saidThere = $derived(view.selected.step.surface === 'plan');
   const turnable = $derived((state.work.tdc?.found ?? null) !== null || place.crankDeg !== null);
   const flags = $derived(session.sheet.words.flags);
-  /** states that nobody can see from the run sheet and that its rules watch */
-  const sayable = $derived(
-    Object.keys(flags).filter(
-      (f) => flags[f]!.sayable && session.sheet.rules.some((r) => [...r.on, ...r.off].includes(f))
-    )
-  );
-  /** the states that let a rule go once they are seen to be so: a danger gone, or what it waits for */
-  const letGo = (rule: Rule): { flag: string; on: boolean }[] =>
-    (rule.on.length
-      ? rule.on.filter((f) => flags[f]!.danger).map((flag) => ({ flag, on: false }))
-      : rule.off.map((flag) => ({ flag, on: true }))
-    ).filter(({ flag, on }) => !(flags[flag]!.counted && on));
   const turning = $derived(state.raised.some((r) => r.forbids.includes('turns-crank')));
   function tell(f: string, on: boolean) {
     const safe = flags[f]!.danger ? !on : on;
@@ -105,29 +93,9 @@
     >
   {/if}
   {#each state.interlocks as rule (rule.id)}
-    <details class="flag">
-      <summary>{rule.bar}</summary>
-      {#each Object.values(ruleText(rule)) as sentence (sentence)}<p>{sentence}</p>{/each}
-      <p>Put it right first: {putRight(rule, flags)}.</p>
-      <p class="right">
-        {#each letGo(rule) as { flag, on } (flag)}
-          <button class="button" onclick={() => tell(flag, on)}
-            >{flags[flag]!.hard ? 'Seen' : 'It is so'}: {on ? flags[flag]!.on : flags[flag]!.off}</button
-          >
-        {/each}
-        <button class="button" onclick={() => onask({ for: 'happened', rule: rule.id })}>It happened</button>
-      </p>
-    </details>
+    <Bar {rule} {flags} ontell={tell} onhappened={() => onask({ for: 'happened', rule: rule.id })} />
   {/each}
-  {#if sayable.length && !state.closed}
-    <details class="tell">
-      <summary>Say what the sheet cannot see</summary>
-      {#each sayable as f (f)}
-        {@const on = state.flags.has(f)}
-        <button class="link" onclick={() => tell(f, !on)}>{on ? flags[f]!.off : flags[f]!.on}</button>
-      {/each}
-    </details>
-  {/if}
+  {#if !state.closed}<Sayable {session} ontell={tell} />{/if}
   {#if figures.length}
     <dl>
       {#each figures as f (f.key)}<dt>{f.label}</dt>
@@ -197,39 +165,9 @@
     height: 18px;
     accent-color: var(--ink);
   }
-  .flag {
-    margin-top: 2px;
-    background: var(--ink);
-    color: var(--sheet);
-    font-size: var(--t2);
-  }
-  .flag summary {
-    padding: 6px 10px;
-    font-weight: 600;
-    cursor: pointer;
-  }
-  .flag p {
-    padding: 0 10px 8px;
-  }
-  .flag .right {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-  }
   .lost {
     align-self: flex-start;
     font-size: var(--t2);
-  }
-  .tell {
-    font-size: var(--t2);
-  }
-  .tell summary {
-    min-height: 30px;
-    cursor: pointer;
-    color: var(--ink-2);
-  }
-  .tell .link {
-    display: block;
   }
   dl {
     margin-top: 6px;
