@@ -30,7 +30,12 @@
   let { engine, sweep, work, stock, hand, height = 360, ontake }: Props = $props();
   const input = $derived(matchInput(work, sweep?.baseline, stock, hand.points));
   const matcher = new Matcher();
-  onMount(() => () => matcher.close());
+  /** the springs on their plate lie below the curve: a page stands sooner without them, and nothing in them works before */
+  let here = $state(false);
+  onMount(() => {
+    here = true;
+    return () => matcher.close();
+  });
   // every change of target, tray or limits asks again; the worker answers the newest question
   $effect(() => {
     const question = input;
@@ -155,31 +160,33 @@
       />
     </div>
     <div class="bench">
-      <Springs
-        springs={stock.filter((s) => s.kind === 'spring')}
-        stops={stock.filter((s) => s.kind === 'stop')}
-        chosen={inNow}
-        onput={(p) => (put = p)}
-        byHand={put !== null}
-        ontake={ontake && judged && short.length === 0 ? () => ontake(judged) : undefined}
-      >
-        {#if judged && put}
-          <p class="judged" aria-live="polite">
-            <b class:bad={judged.violations.length > 0}>{fitOf(judged)}</b>
-            {figuresOf(judged, item(put.stop)?.deg ?? 0)}
-          </p>
-        {:else if put && swapped?.ok && swapped.out.extrapolatedFromDeg !== null}
-          {@const over =
-            input?.limits.totalMaxBtdc !== undefined && initial + swapped.out.fullDeg > input.limits.totalMaxBtdc}
-          <p class="judged" aria-live="polite">
-            <b class:bad={over}>{over ? 'total above its limit' : 'beyond what was measured'}</b>
-            {carriedOn(swapped.out, initial)}. Sweep on to where the advance stops, then it can be judged and taken.
-          </p>
-        {/if}
-        {#if short.length}
-          <p class="problem">There are not enough of {short.join(' and ')} in the tray.</p>
-        {/if}
-      </Springs>
+      {#if here}
+        <Springs
+          springs={stock.filter((s) => s.kind === 'spring')}
+          stops={stock.filter((s) => s.kind === 'stop')}
+          chosen={inNow}
+          onput={(p) => (put = p)}
+          byHand={put !== null}
+          ontake={ontake && judged && short.length === 0 ? () => ontake(judged) : undefined}
+        >
+          {#if judged && put}
+            <p class="judged" aria-live="polite">
+              <b class:bad={judged.violations.length > 0}>{fitOf(judged)}</b>
+              {figuresOf(judged, item(put.stop)?.deg ?? 0)}
+            </p>
+          {:else if put && swapped?.ok && swapped.out.extrapolatedFromDeg !== null}
+            {@const over =
+              input?.limits.totalMaxBtdc !== undefined && initial + swapped.out.fullDeg > input.limits.totalMaxBtdc}
+            <p class="judged" aria-live="polite">
+              <b class:bad={over}>{over ? 'total above its limit' : 'beyond what was measured'}</b>
+              {carriedOn(swapped.out, initial)}. Sweep on to where the advance stops, then it can be judged and taken.
+            </p>
+          {/if}
+          {#if short.length}
+            <p class="problem">There are not enough of {short.join(' and ')} in the tray.</p>
+          {/if}
+        </Springs>
+      {/if}
     </div>
     <div class="why">
       <CurveFiles picture={pic} title="{engine.name} recurve" />
