@@ -52,6 +52,13 @@ async function all() {
     for (let k = 0; k < 60 && !(await page.locator('#step-in-hand').textContent()).includes(title); k++)
       await page.keyboard.press('j');
   };
+  /** what a figure's ± is made of, opened and brought into sight with the figure above it */
+  const budget = async () => {
+    const of = page.locator('details', { hasText: 'What the ± is made of' }).first();
+    await of.waitFor();
+    if (!(await of.evaluate((d) => d.open))) await of.locator('summary').click();
+    await of.scrollIntoViewIfNeeded();
+  };
   /** the jobs of an engine whose title begins so, newest first */
   const jobsOf = async (engine, title) => {
     await open(`/engines/${engine}`);
@@ -64,6 +71,7 @@ async function all() {
   await page.waitForSelector('.chart[data-ready=true]');
   await shot('engine');
   await open(fits[0]);
+  await budget();
   await shot('job-tdc');
   await prefs({ theme: 'dim' });
   await open(fits[0]);
@@ -73,6 +81,7 @@ async function all() {
   await step('Compression stroke');
   await shot('job-strokes');
   await step('Initial timing by strobe');
+  await budget();
   await shot('job-timing');
   await open(`${fits[1]}/card`);
   await shot('card');
@@ -86,6 +95,7 @@ async function all() {
   await shot('job-fit');
   const drives = await jobsOf('lock-4-pump', 'Fit the drive');
   await open(drives[0]);
+  await budget();
   await shot('job-stack');
   await open((await jobsOf('ropeway-winch', 'Fit a different'))[0]);
   await shot('job-tooth');
