@@ -95,6 +95,7 @@ async function all() {
   await shot('job-fit');
   const drives = await jobsOf('lock-4-pump', 'Fit the drive');
   await open(drives[0]);
+  await step('Gap measured all round');
   await budget();
   await shot('job-stack');
   await open((await jobsOf('ropeway-winch', 'Fit a different'))[0]);
