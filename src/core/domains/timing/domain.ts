@@ -2,6 +2,7 @@ import { cycleDegOf } from '../../engine/engine.ts';
 import type { Domain, StepView } from '../../job/domain.ts';
 import { judgedOpen } from '../../job/judged.ts';
 import { domain as distributor } from '../distributor/domain.ts';
+import { clampHeadline, clampOpen } from './clamp-work.ts';
 import { dwellDoubt } from './doubts.ts';
 import { settled } from './figures.ts';
 import { gapWork } from './gap-work.ts';
@@ -34,7 +35,8 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
       }
     },
     gap: { headline: gapHeadline, open: judgedOpen },
-    bias: { headline: (state) => biasHeadline(state) }
+    bias: { headline: (state) => biasHeadline(state) },
+    clamp: { headline: (state) => clampHeadline(state), open: (state) => clampOpen(state) }
   },
   schools: {
     trigger: (e, said) => {

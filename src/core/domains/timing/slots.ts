@@ -41,6 +41,13 @@ export const slots = slotsOf({
   'running-oil': { label: 'oil pressure, running', quantity: 'pressure', gauge: 'pressure' },
   strobe: setting('strobe on the mark, at idle', 'strobe', { required: true }),
   torque: { label: 'clamp bolt', quantity: 'torque', gauge: 'torque' },
+  'after-clamp': {
+    label: 'strobe on the mark, clamp at torque',
+    quantity: 'timing',
+    gauge: 'strobe',
+    repeats: true,
+    combine: 'mean'
+  },
   fires: setting('trigger fires, read on the wheel', 'wheel'),
   'fires-edge': setting('tooth at its pole, read on the wheel', 'wheel'),
   'fires-spark': setting('flash seen, read on the wheel', 'wheel'),

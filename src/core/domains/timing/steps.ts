@@ -253,7 +253,8 @@ export const clampFinal = (u: Use): Step =>
       sets: ['clamp-final'],
       clears: ['engine-running', 'ignition-live'],
       needs: ['base-timing-set'],
-      slots: [slots.torque],
+      slots: [slots.torque, slots['after-clamp']],
+      surface: 'clamp',
       acts: ['clamps-final']
     },
     u

@@ -6,7 +6,7 @@ import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 import type { figures } from './figures.ts';
 
-export const surfaces = ['timing', 'gap', 'bias'] as const;
+export const surfaces = ['timing', 'gap', 'bias', 'clamp'] as const;
 
 type Own = WordsOf<{
   fields: typeof fields;

@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest';
+import { notSettled } from '$core/job/index.ts';
+import { engineWith, headline, PlayedJob, SHEET } from '../../support/played.ts';
+
+const WRENCH = {
+  id: 'w',
+  name: 'W',
+  kind: 'torque' as const,
+  resolution: 0.5,
+  accuracy: 0.8,
+  scatter: 0.2,
+  scatterDof: 20
+};
+const at = (values = {}) => {
+  const job = new PlayedJob(engineWith({ ...SHEET, ...values })).toStroke();
+  job.read('strobe', 'strobe', '7b');
+  return job;
+};
+const torque = (job: PlayedJob, text: string) => job.say(job.reading('clamp-final', 'torque', text, WRENCH));
+const open = (job: PlayedJob) => notSettled(job.state, job.view('clamp-final'));
+
+describe('the clamp at its torque', () => {
+  it('is judged against the data sheet with what the wrench is good for', () => {
+    const job = at({ clampTorqueNm: '18 Nm' });
+    torque(job, '15');
+    expect(open(job)).toBe('the clamp is short of its torque');
+    torque(job, '18.5');
+    expect(open(job)).toBeNull();
+    expect(headline(job, 'clamp-final')).toBe('Torque reached: start it and read the timing again');
+    torque(job, '23');
+    expect(open(job)).toBe('the clamp is above its torque');
+  });
+  it('is not judged by a data sheet that has none', () => {
+    const job = at();
+    torque(job, '15');
+    expect(open(job)).toBeNull();
+    expect(job.state.flags.has('clamp-final')).toBe(false);
+  });
+  it('must not have moved the timing by more than the readings can err', () => {
+    const job = at();
+    job.read('clamp-final', 'after-clamp', '7.2b');
+    expect(headline(job, 'clamp-final')).toBe('The timing did not move while the clamp was tightened');
+    const moved = at();
+    moved.read('clamp-final', 'after-clamp', '10b');
+    expect(headline(moved, 'clamp-final')).toBe('Tightening moved the timing 3.0° earlier: set it again');
+    expect(open(moved)).toBe('tightening the clamp has moved the timing');
+  });
+});
