@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { againstBefore } from '$core/domains/timing/before-after.ts';
+import { jobCard } from '$core/job/card.ts';
 import { notSettled } from '$core/job/index.ts';
-import { engineWith, headline, PlayedJob, SHEET } from '../../support/played.ts';
+import { engineWith, headline, mm, PlayedJob, SHEET } from '../../support/played.ts';
 
 const WRENCH = {
   id: 'w',
@@ -18,6 +20,27 @@ const at = (values = {}) => {
 };
 const torque = (job: PlayedJob, text: string) => job.say(job.reading('clamp-final', 'torque', text, WRENCH));
 const open = (job: PlayedJob) => notSettled(job.state, job.view('clamp-final'));
+
+describe('the timing after a refit', () => {
+  const refitted = (after: string) => {
+    const job = new PlayedJob(engineWith(SHEET), 'refit-same');
+    for (const t of ['9b', '9.5b']) job.read('base-before', 'base-before', t);
+    job.read('strobe', 'strobe', after);
+    return job;
+  };
+  it('is held against what was read before anything was touched, by the doubt of both', () => {
+    expect(againstBefore(refitted('9.5b').state)).toMatchObject({ apartDeg: 0.25, same: true });
+    const later = refitted('5b');
+    expect(againstBefore(later.state)!.same).toBe(false);
+    const line = jobCard(later.state, later.engine, mm).results.find((r) => r.label === 'Timing against before')!;
+    expect(line.value).toMatch(/^4\.3° ± \d\.\d° later than it was found/);
+  });
+  it('is compared with nothing where nothing was read', () => {
+    const job = new PlayedJob(engineWith(SHEET), 'refit-same');
+    job.read('strobe', 'strobe', '9b');
+    expect(againstBefore(job.state)).toBeNull();
+  });
+});
 
 describe('the clamp at its torque', () => {
   it('is judged against the data sheet with what the wrench is good for', () => {

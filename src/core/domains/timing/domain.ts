@@ -2,6 +2,7 @@ import { cycleDegOf } from '../../engine/engine.ts';
 import type { Domain, StepView } from '../../job/domain.ts';
 import { judgedOpen } from '../../job/judged.ts';
 import { domain as distributor } from '../distributor/domain.ts';
+import { againstBefore, beforeAfterText } from './before-after.ts';
 import { clampHeadline, clampOpen } from './clamp-work.ts';
 import { dwellDoubt } from './doubts.ts';
 import { settled } from './figures.ts';
@@ -57,7 +58,13 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
   figures: (state) => state.steps.flatMap((v) => timingFigure(state, v)),
   interlocks: (c) => [...(strokeOpen(c) ? [STROKE_NOT_PROVED] : []), ...(idleAboveOnset(c) ? [IDLE_ABOVE_ONSET] : [])],
   doubts: { dwell: dwellDoubt },
-  card: housingTurns
+  card: (state, len) => {
+    const before = againstBefore(state);
+    return [
+      ...housingTurns(state, len),
+      ...(before ? [{ label: 'Timing against before', value: beforeAfterText(before) }] : [])
+    ];
+  }
 };
 
 function timingFigure(state: TimingState, { step }: StepView) {

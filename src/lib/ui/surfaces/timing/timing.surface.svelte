@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
+  import { againstBefore, beforeAfterText } from '$core/domains/timing/before-after.ts';
   import { tdcDoubt } from '$core/domains/crank/tdc-doubt.ts';
   import { settingDoubt } from '$core/domains/timing/timing-work.ts';
   import { housingText } from '$core/domains/timing/words.ts';
@@ -44,6 +45,7 @@
     if (latest.verdict?.state === 'unsure') return `${asks} What narrows it most stands below.`;
     return `${asks} Target ${formatTiming(work.targetBtdc!)}.`;
   });
+  const before = $derived(step.role === 'strobe' ? againstBefore(session.state) : null);
   const repeats = $derived(line.prefer ? line.prefer === 'again' : work.nextIsRepeat);
 </script>
 
@@ -119,6 +121,7 @@
         {help}
       />
       {#if move && latest.verdict?.state !== 'in'}<p class="move" data-testid="housing">{move}.</p>{/if}
+      {#if before}<p class="note" data-testid="before">It stands {beforeAfterText(before)}.</p>{/if}
       <TimingBasis
         {work}
         doubt={settingDoubt(
