@@ -107,7 +107,7 @@ test('a reading the server fails on is set aside and shown, and those behind it 
   await context.unroute('**/events');
   await aside.getByRole('button', { name: 'Send it again' }).click();
   await expect(aside).toBeHidden();
-  expect(await stored(context, jobId)).toEqual(['1.8 ida', '343.5 ida', '342.5 ida']);
+  await expect.poll(() => stored(context, jobId)).toEqual(['1.8 ida', '343.5 ida', '342.5 ida']);
 });
 
 test('eight tabs of one job are all alive, and hear each other', async ({ page, context }) => {

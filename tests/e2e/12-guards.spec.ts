@@ -51,9 +51,12 @@ test('the starter is refused while the bar is on the crank, and the engine is fo
   await line(page).fill('bar lies on the bench');
   await line(page).press('Enter');
   await expect(bars(page).getByText('Bar on the crank: no starter')).toHaveCount(0);
-  await page.goto(`/jobs/${jobId}/card`);
+  // what was said counts at once on the screen and is on the card as soon as it is written
+  await expect(async () => {
+    await page.goto(`/jobs/${jobId}/card`);
+    await expect(page.getByRole('main')).toContainText('bar lies on the bench', { timeout: 500 });
+  }).toPass();
   await expect(page.getByRole('main')).toContainText('it happened (somebody tried the key)');
-  await expect(page.getByRole('main')).toContainText('bar lies on the bench');
   await expect(page.getByRole('main')).toContainText('steps to go');
 });
 
