@@ -1,6 +1,5 @@
-import { mean } from '../../numerics/statistics.ts';
 import { numberOf } from './vocabulary.ts';
-import { byLastGauge, oneReading, settledOf } from '../../job/readings.ts';
+import { oneReading, settledOf } from '../../job/readings.ts';
 import type { TimingState } from './works.ts';
 
 /** The clamp brought to its torque: how it compares with what is wanted, and whether the timing moved by it. */
@@ -16,7 +15,7 @@ export function clampWork(state: TimingState): ClampWork {
   const strobe = state.sheet.steps.findLast((s) => s.role === 'strobe');
   const before = strobe ? state.work.timing[strobe.id]?.latest : null;
   const after = settledOf(state.readings, 'after-clamp');
-  const deg = before && after ? after.value - mean(byLastGauge(before.readings).map((r) => r.value)) : null;
+  const deg = before && after ? after.value - before.readBtdc : null;
   const u = before && after ? Math.hypot(before.uReading, after.u) : 0;
   return {
     torque: torqueOf(state),
