@@ -10,20 +10,35 @@ const together: [name: string, test: RegExp][] = [
     // what is only written down comes with the run sheet: a screen never fetches a manifest
     /\/src\/core\/(domains\/(engine|crank|distributor)\/(?!(manifest|schools|hazards|fields|flags|rules|slots|figures)\.ts)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict)\/)/
   ],
-  ['frame', /\/src\/lib\/(reader|ui\/(keys|primitives|theme|unsent|live))\//],
-  ['view', /\/src\/lib\/ui\/(job|job-view|instruments\/two-lap-dial)\//]
+  [
+    'frame',
+    /\/src\/lib\/(reader\/|ui\/((keys|unsent|live)\/|primitives\/(?!(KeyList|Pages|PrintedScale|Graduation)\.)))/
+  ],
+  ['view', /\/src\/lib\/ui\/(job\/(?!SchoolList\.)|job-view\/(?!(Schools|StepChoices)\.)|instruments\/two-lap-dial\/)/]
 ];
+
+/** What one trade works out is one script: a sheet needs all of it or nothing. */
+function trade(id: string): string | null {
+  const file = /\/src\/core\/domains\/(\w+)\/([\w-]+)\.ts$/.exec(id);
+  return file && !/^(manifest|schools|hazards|fields|flags|figures)$/.test(file[2]!) ? `trade-${file[1]}` : null;
+}
+
+/** A part that is fetched later is fetched by name; what it needs besides, it asks for itself: only its look comes along. */
+const onlyStyles = (_file: string, needed: string[], { hostType }: { hostType: 'html' | 'js' }) =>
+  hostType === 'js' ? needed.filter((n) => n.endsWith('.css')) : needed;
 
 export default defineConfig({
   plugins: [sveltekit()],
   define: { __CORE_VERSION__: JSON.stringify(coreVersion()) },
   worker: { format: 'es' },
-  build: { target: 'es2022' },
+  build: { target: 'es2022', modulePreload: { resolveDependencies: onlyStyles } },
   environments: {
     client: {
       build: {
         rolldownOptions: {
-          output: { codeSplitting: { groups: together.map(([name, test]) => ({ name, test })) } }
+          output: {
+            codeSplitting: { groups: [...together.map(([name, test]) => ({ name, test })), { name: trade }] }
+          }
         }
       }
     }
