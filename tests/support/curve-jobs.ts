@@ -46,16 +46,19 @@ export function sweep(
   job: PlayedJob,
   step: string,
   points: readonly (readonly number[])[],
-  gauge: GaugeRef = STROBE
+  gauge: GaugeRef = STROBE,
+  tacho: GaugeRef | null = null
 ): PlayedJob {
   for (const [rpm, deg] of points) {
-    job.read(step, 'sweep-rpm', String(rpm));
+    job.say(job.reading(step, 'sweep-rpm', String(rpm), tacho ?? undefined));
     job.say({ kind: 'reading', step, slot: 'sweep-deg', ...job.figure(step, 'sweep-deg', `${deg}b`), gauge });
   }
   return job;
 }
-export const found = (values = CURVE) => {
+export const found = (values = CURVE, tacho: GaugeRef | null = null) => {
   const job = new PlayedJob(engineWith(values), 'recurve');
   job.done('intake', 'secure', 'free', 'strobe-on', 'sweep-list', 'start');
-  return sweep(job, 'baseline', [...inputs.up, ...inputs.down]);
+  return sweep(job, 'baseline', [...inputs.up, ...inputs.down], STROBE, tacho);
 };
+/** a tachometer that shows tens and is right to one and a half of them */
+export const TACHO = { id: 'tacho', name: 'Tachometer', resolution: 10, accuracy: 15, scatter: 5, scatterDof: 20 };

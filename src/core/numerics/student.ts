@@ -1,5 +1,3 @@
-import { remembered } from './remembered.ts';
-
 /**
  * Student's distribution. The two-sided quantile is found from the distribution function itself (the regularised incomplete
  * beta function by its continued fraction, Lentz), so that it holds for one degree of freedom as for a thousand.
@@ -73,4 +71,13 @@ const BEYOND_TWO = 0.0455002638963584;
  * half-width: t(ν)/2, t the two-sided 95.45 % quantile of Student (Guide to the expression of uncertainty in measurement, G.3.2).
  * @example stretch(1)  // 6.98…
  */
-export const stretch: (dof: number) => number = remembered((dof: number) => studentQuantile(BEYOND_TWO, dof) / 2);
+export function stretch(dof: number): number {
+  const known = found.get(dof);
+  if (known !== undefined) return known;
+  // degrees of freedom are mostly a few whole numbers; a thousand others are not worth keeping
+  if (found.size > 500) found.clear();
+  const answer = studentQuantile(BEYOND_TWO, dof) / 2;
+  found.set(dof, answer);
+  return answer;
+}
+const found = new Map<number, number>();

@@ -9,7 +9,7 @@ import { readFor } from '$core/job/next-slot.ts';
 import scenario from '../../scenarios/recurve.json' with { type: 'json' };
 import { agrees } from '../../support/close.ts';
 import { engineWith, GAUGES, PlayedJob, mm, headline } from '../../support/played.ts';
-import { CURVE, expected, found, inputs, stock, sweep } from '../../support/curve-jobs.ts';
+import { CURVE, expected, found, inputs, stock, sweep, TACHO } from '../../support/curve-jobs.ts';
 
 describe('a sweep', () => {
   it('tells up from down by the way the speed went, and judges every point as worked out by hand', () => {
@@ -166,6 +166,31 @@ describe('recurving', () => {
     expect(settledFigures(job.state).map((f) => f.key)).toEqual(
       expect.arrayContaining(['curve-before', 'curve', 'predicted', 'model'])
     );
+  });
+  it('counts how many points of the second sweep lie in the band it claimed, and claims none for springs it does not know', () => {
+    const again = (known: { uRate: number | null; uPreload: number | null }, off: number) => {
+      const job = found({ ...CURVE, springsRatePm: '0.06', springsForcePm: '0.1' }, TACHO);
+      const named = (ids: string[]) =>
+        ids.map((id) => {
+          const { count: _, low: __, ...p } = { ...stock.find((x) => x.id === id)!, ...known };
+          return p;
+        });
+      job.say({ kind: 'take', step: 'search', part: 'spring', parts: named(['S-03', 'S-14']) });
+      job.say({ kind: 'take', step: 'search', part: 'stop', parts: named(['stop 10']) });
+      const c = job.state.work.recurve.predicted!;
+      const speeds = [650, 1000, 1200, 1500, 1700, 1900, 2100, 2400, 3000, 3600];
+      sweep(
+        job,
+        'sweep',
+        // one speed of the ten far from what was promised
+        speeds.map((rpm) => [rpm, Number((10 + advanceOf(c, rpm) - (rpm === 3000 ? off : 0)).toFixed(1))])
+      );
+      return job.state.work.model!;
+    };
+    const known = { uRate: 0.03, uPreload: 0.05 };
+    expect(again(known, 0)).toMatchObject({ n: 10, within: 10 });
+    expect(again(known, 6)).toMatchObject({ n: 10, within: 9 });
+    expect(again({ uRate: null, uPreload: null }, 0)).toMatchObject({ n: 10, within: null });
   });
   it('says what it lacks rather than assume springs', () => {
     const { springARate: _, ...less } = CURVE;

@@ -1,3 +1,4 @@
+import { together } from '../../numerics/statistics.ts';
 import { stretch } from '../../numerics/student.ts';
 
 /** A gauge in a hand, all in the unit of what it reads. */
@@ -25,7 +26,7 @@ export const fixedU = (g: Gauge): number => g.accuracy / Math.sqrt(3);
  * gauge; what the hand adds is not in it.
  * @example gaugeU({ resolution: 0.01, accuracy: 0.02 })  // 0.0119…
  */
-export const gaugeU = (g: Gauge): number => Math.hypot(stepU(g), fixedU(g));
+export const gaugeU = (g: Gauge): number => together(stepU(g), fixedU(g));
 
 export interface HandU {
   /** standard uncertainty of the mean by scatter, stretched so that twice it is a 95 % half-width; 0 where it is not known */
@@ -71,5 +72,5 @@ export function handUWithMore(s: number, n: number, g: Gauge, share = 1): number
  */
 export function repeatedU(s: number, n: number, g: Gauge): { u: number; uA: number; uB: number; unknown: boolean } {
   const hand = handU(s, n, g);
-  return { u: Math.hypot(Math.max(hand.u, stepU(g)), fixedU(g)), uA: hand.u, uB: gaugeU(g), unknown: hand.unknown };
+  return { u: together(Math.max(hand.u, stepU(g)), fixedU(g)), uA: hand.u, uB: gaugeU(g), unknown: hand.unknown };
 }

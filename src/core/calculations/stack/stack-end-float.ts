@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import { stretch } from '../../numerics/student.ts';
 import { fixedU, handU, stepU, USUAL_DOF, type Gauge, type HandU } from '../gauge/hand.ts';
 import { verdictOrNone, type Verdict } from '../verdict/verdict.ts';
-import { mean, sampleSd } from '../../numerics/statistics.ts';
+import { mean, sampleSd, together } from '../../numerics/statistics.ts';
 import type { endFloatInput } from './schemas.ts';
 
 export interface EndFloat {
@@ -27,11 +27,12 @@ function feelU(readings: readonly number[], g: Gauge): HandU {
   return { u: (g.scatter / Math.sqrt(n)) * stretch(g.scatterDof ?? USUAL_DOF), s: g.scatter, unknown: false };
 }
 
+type Measured = Pick<z.input<typeof endFloatInput>, 'washerMm' | 'washerGauge' | 'gaps' | 'bladeGauge'>;
+/** What each place's blades come to, mm. */
+const gapsOf = (i: Measured): number[] => i.gaps.map((blades) => blades.reduce((a, b) => a + b, 0));
+
 /** What makes up the doubt of an end float, as standard uncertainties in mm; of scatter and step the larger counts. */
-export function endFloatParts(
-  i: Pick<z.input<typeof endFloatInput>, 'washerMm' | 'washerGauge' | 'gaps' | 'bladeGauge'>
-) {
-  const gaps = i.gaps.map((blades) => blades.reduce((a, b) => a + b, 0));
+export function endFloatParts(i: Measured, gaps = gapsOf(i)) {
   const ofWasher = feelU(i.washerMm, i.washerGauge);
   const ofGap = feelU(gaps, i.bladeGauge);
   return {
@@ -52,13 +53,16 @@ export function endFloatParts(
  * blade; the same blades at every place, so that their errors do not shrink with more places.
  */
 export function stackEndFloat(i: z.input<typeof endFloatInput>): EndFloat {
-  const gaps = i.gaps.map((blades) => blades.reduce((a, b) => a + b, 0));
+  const gaps = gapsOf(i);
   const washerMm = mean(i.washerMm);
   // the thickest pack that enters leaves room for anything up to the next: on average half a step more
   const gapMm = mean(gaps) + (i.pack === 'largest' ? i.bladeGauge.resolution / 2 : 0);
   const floatMm = washerMm - gapMm;
-  const { washer, gap, unknown } = endFloatParts(i);
-  const uMm = Math.hypot(Math.max(washer.hand, washer.step), washer.fixed, Math.max(gap.hand, gap.step), gap.fixed);
+  const { washer, gap, unknown } = endFloatParts(i, gaps);
+  const uMm = together(
+    together(Math.max(washer.hand, washer.step), washer.fixed),
+    together(Math.max(gap.hand, gap.step), gap.fixed)
+  );
   return {
     floatMm,
     washerMm,

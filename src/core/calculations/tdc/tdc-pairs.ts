@@ -3,7 +3,7 @@ import { EPS, mod, wrap180, wrap360 } from '../../numerics/angles.ts';
 import { fail } from '../../errors/catalogue.ts';
 import { ok, type Result } from '../../errors/result.ts';
 import { fixedU, gaugeU, handU, stepU, type Gauge } from '../gauge/hand.ts';
-import { mean, sampleSd } from '../../numerics/statistics.ts';
+import { mean, sampleSd, together } from '../../numerics/statistics.ts';
 import type { tdcPairsInput } from './schemas.ts';
 import { pairU } from './tdc-dwell.ts';
 import { anglesAtDrop, dropSlope, slider, type Slider } from '../piston/slider.ts';
@@ -79,7 +79,7 @@ export function pairsU(
 ): { u: number; hand: number; steps: number; fixed: number; unknown: boolean } {
   const hand = handU(s, n, gauges.wheel, Math.SQRT1_2);
   const { steps, fixed } = pairParts(gauges, slope);
-  return { u: Math.hypot(Math.max(hand.u, steps), fixed), hand: hand.u, steps, fixed, unknown: hand.unknown };
+  return { u: together(Math.max(hand.u, steps), fixed), hand: hand.u, steps, fixed, unknown: hand.unknown };
 }
 
 /**
@@ -90,8 +90,8 @@ export function pairsU(
 export function pairParts({ wheel, dial }: Gauges, slope: number | null): { steps: number; fixed: number } {
   const ofDial = dial && slope ? { step: stepU(dial) / slope, fixed: fixedU(dial) / slope } : { step: 0, fixed: 0 };
   return {
-    steps: Math.hypot(stepU(wheel), ofDial.step) / Math.SQRT2,
-    fixed: Math.hypot(fixedU(wheel) / Math.SQRT2, ofDial.fixed)
+    steps: together(stepU(wheel), ofDial.step) / Math.SQRT2,
+    fixed: together(fixedU(wheel) / Math.SQRT2, ofDial.fixed)
   };
 }
 
