@@ -34,7 +34,7 @@ describe('schools', () => {
     expect(p.because).toContain('rule of thumb');
   });
   it('are each asked at some step, and say what each way gives and costs', () => {
-    const asked = new Set(runSheets.flatMap((s) => s.steps.map((x) => x.school)));
+    const asked = new Set(runSheets.flatMap((s) => s.steps.flatMap((x) => x.schools)));
     expect(ways.map(([id]) => id).filter((id) => !asked.has(id))).toEqual([]);
     for (const [, s] of words)
       for (const o of s.options)

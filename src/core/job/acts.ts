@@ -36,7 +36,9 @@ export const acts = [
   'levers-flange',
   'lays-crank-in',
   'closes-case',
-  'chooses-springs'
+  'chooses-springs',
+  'proves-stroke',
+  'opens-advance'
 ] as const;
 export type Act = (typeof acts)[number];
 

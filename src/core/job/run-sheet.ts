@@ -90,7 +90,8 @@ export interface Step {
   needs: string[];
   mustBeOff: string[];
   slots: Slot[];
-  school?: string;
+  /** where good technicians differ about it */
+  schools: string[];
   onlyIf?: OnlyIf;
   choices: StepChoice[];
   /** the kinds of part that are taken from the tray here */
@@ -200,6 +201,7 @@ export function completeStep(s: Pick<Step, 'id' | 'phase' | 'title' | 'say' | 'w
     mustBeOff: [],
     slots: [],
     choices: [],
+    schools: [],
     takes: [],
     surface: 'plain',
     acts: [],

@@ -48,7 +48,7 @@ type Words<V extends Vocabulary> = {
   needs: V['flag'][];
   mustBeOff: V['flag'][];
   values: V['field'][];
-  school: V['school'];
+  schools: V['school'][];
   surface: V['surface'];
 };
 type Narrowed<V extends Vocabulary> = Partial<Omit<Step, keyof Words<V>> & Words<V>>;

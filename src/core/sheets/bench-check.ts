@@ -1,7 +1,20 @@
-import { BY_DISTRIBUTOR, curves, engine, sheet, timing } from './authoring.ts';
+import { BY_DISTRIBUTOR, curves, engine, sheet, step, timing } from './authoring.ts';
 
 const LOOK = 'Look and feel';
 const RUN = 'Run it on the bench';
+
+const VERDICTS = [
+  { id: 'use', label: 'stays' },
+  { id: 'remark', label: 'stays, with a remark' },
+  { id: 'replace', label: 'is replaced' }
+];
+const partChoices = [
+  ['bush', 'Bush and shaft'],
+  ['plate', 'Plate'],
+  ['cap', 'Cap'],
+  ['rotor', 'Rotor'],
+  ['leads', 'Leads']
+].map(([id, question]) => ({ id: `part-${id}`, question: question!, options: VERDICTS }));
 
 /** A distributor on a test bench or turned by hand: weights, spacing of the sparks, curve, vacuum. */
 export const benchCheck = sheet({
@@ -31,6 +44,19 @@ export const benchCheck = sheet({
       ]
     }),
     curves.vacuumChecked({ id: 'vacuum', phase: RUN, clears: [] }),
+    step({
+      id: 'parts',
+      phase: RUN,
+      title: 'Parts decided, one by one',
+      say: 'For each part say whether it stays, stays with a remark, or is replaced; write the remark.',
+      why: 'What is decided now with the part in hand is not decided later by rumour.',
+      accept: 'Every part has a word, every remark its reason.',
+      ifSkipped: 'A worn bush goes back in, and the timing scatters.',
+      tools: ['lens', 'lamp'],
+      minutes: 8,
+      choices: partChoices,
+      schools: ['rebuild']
+    }),
     engine.closeLog({ id: 'close', phase: RUN })
   ]
 });

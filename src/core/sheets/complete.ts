@@ -16,7 +16,7 @@ export function complete(
 ): RunSheet {
   const steps = plan.steps.map((s) => withReference(s, plan.reference));
   const surfaces = new Set(steps.map((s) => s.surface));
-  const schools = new Set(steps.flatMap((s) => s.school ?? []));
+  const schools = new Set(steps.flatMap((s) => s.schools));
   const slots = new Set(steps.flatMap((s) => s.slots.map((x) => x.slot)));
   const has = (d: Domain, m: Manifest | undefined) =>
     Object.keys(d.surfaces).some((x) => surfaces.has(x)) ||

@@ -115,6 +115,7 @@ export const pedestal = sheet({
       tools: ['torque wrench'],
       minutes: 6,
       sets: ['gasket-fitted'],
+      schools: ['sealant'],
       needs: ['drive-oriented', 'packing-chosen'],
       mustBeOff: ['gauge-washer-in'],
       slots: [{ ...timingSlots.torque, label: 'pedestal screws' }],

@@ -48,6 +48,19 @@ export const recurve = sheet({
       clears: ['engine-running', 'ignition-live']
     }),
     step({
+      id: 'tray-laid',
+      phase: FIT,
+      title: 'Tray laid, parts counted',
+      say: 'Lay a tray under the distributor; count springs, spacers, washers and the nut onto it as they come off.',
+      why: 'What is not counted out cannot be counted back.',
+      accept: 'A count is written down.',
+      ifSkipped: 'A lost spacer changes the curve, and nobody knows why.',
+      tools: ['tray', 'magnet'],
+      minutes: 2,
+      hazards: ['dropped-part'],
+      sets: ['advance-parts-counted']
+    }),
+    step({
       id: 'fit',
       phase: FIT,
       title: 'Parts changed without loss',
@@ -59,7 +72,8 @@ export const recurve = sheet({
       minutes: 12,
       hazards: ['flying', 'eyes', 'overtorque'],
       needs: ['battery-isolated'],
-      sets: ['curve-fitted']
+      sets: ['curve-fitted'],
+      acts: ['opens-advance']
     }),
     curves.weightsFree({
       id: 'free-again',

@@ -130,7 +130,7 @@ export const regear = sheet({
       hazards: ['machining'],
       needs: ['gear-off'],
       slots: [{ ...distributorSlots.float, label: 'float at the gear, before', gauge: 'dial', repeats: true }],
-      school: 'gear-fix',
+      schools: ['gear-fix'],
       takes: ['shim'],
       surface: 'stack'
     }),
@@ -199,7 +199,7 @@ export const regear = sheet({
       tools: ['lathe'],
       minutes: 30,
       hazards: ['machining'],
-      school: 'gear-fix',
+      schools: ['gear-fix'],
       surface: 'stack'
     }),
     stack.readContact({

@@ -89,7 +89,7 @@ export const shaftInPlace = sheet({
       minutes: 4,
       needs: ['shaft-fault-proved'],
       slots: [{ ...ringSlots['ring-count'], label: 'thrust rings, as drawn' }],
-      school: 'shaft-in-place',
+      schools: ['shaft-in-place'],
       onlyIf: comesOut
     }),
     engine.coverOpenings({ id: 'cover', phase: OUT, onlyIf: comesOut }),

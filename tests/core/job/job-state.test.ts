@@ -141,14 +141,37 @@ describe('what must hold first', () => {
     const job = new PlayedJob().toTdc().done('tdc', 'mark', 'probe-out');
     job.say({ kind: 'sign', sign: 'bothValvesClosed', seen: true });
     expect(job.state.work.evidence!.state).toBe('unsure');
-    expect(job.tryTo({ kind: 'done', step: 'stroke' })).toMatchObject({ ok: false, error: { code: 'not-proved' } });
+    expect(job.tryTo({ kind: 'done', step: 'stroke' })).toMatchObject({
+      ok: false,
+      error: {
+        code: 'only-with-reason',
+        message: expect.stringContaining('Never take the stroke as proved by one sign')
+      }
+    });
     job.say({
       kind: 'override',
       step: 'stroke',
       flags: ['compression-confirmed'],
+      rules: ['IL.11'],
       reason: 'rockers seen by two people'
     });
     expect(job.tryTo({ kind: 'done', step: 'stroke' }).ok).toBe(true);
+  });
+
+  it('does not take a step back onto a setting that was passed for having come to it', () => {
+    const job = new PlayedJob().toStroke();
+    const at = -job.state.reference!;
+    const move = (crankDeg: number, move: 'forward' | 'backward') => job.say({ kind: 'crank', crankDeg, move });
+    move(720 + at + 6, 'forward');
+    move(720 + at, 'backward');
+    const refused = job.tryTo({ kind: 'done', step: 'ref' });
+    expect(refused).toMatchObject({ ok: false, error: { code: 'only-with-reason' } });
+    expect(!refused.ok && refused.error.message).toContain('Never step back a little onto a setting that was passed');
+    // well beyond and forward again, and nothing is said any more
+    move(720 + at - 40, 'backward');
+    move(720 + at, 'forward');
+    expect(job.state.raised.map((r) => r.id)).not.toContain('IL.13');
+    expect(job.tryTo({ kind: 'done', step: 'ref' }).ok).toBe(true);
   });
 
   it('leaves out steps whose question was answered with no', () => {

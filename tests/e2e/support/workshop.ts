@@ -43,7 +43,7 @@ export async function workshop(
     sheet?: string;
     values?: Record<string, string>;
     gauges?: [id: string, kind: string, resolution: number, accuracy: number][];
-    springs?: { id: string; rateNPerMm: number; preloadN: number; count: number }[];
+    springs?: { id: string; rateNPerMm: number; preloadN: number; uPreload?: number; count: number }[];
     stops?: { id: string; deg: number }[];
     parts?: { id: string; kind?: string; thicknessMm: number; uMm: number; count: number }[];
   } = {}
@@ -107,8 +107,8 @@ export async function workshop(
 async function stockUp(c: pg.Client, item: { id: string; count: number } & Record<string, unknown>, by: string) {
   const id = item.id.toLowerCase().replaceAll(' ', '-');
   await c.query(
-    `INSERT INTO stock_item (id, kind, name, thickness_mm, u_mm, rate_n_per_mm, u_rate, preload_n, deg)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT DO NOTHING`,
+    `INSERT INTO stock_item (id, kind, name, thickness_mm, u_mm, rate_n_per_mm, u_rate, preload_n, u_preload, deg)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) ON CONFLICT DO NOTHING`,
     [
       id,
       item.kind,
@@ -118,6 +118,7 @@ async function stockUp(c: pg.Client, item: { id: string; count: number } & Recor
       item.rateNPerMm ?? null,
       item.rateNPerMm === undefined ? null : 0.02,
       item.preloadN ?? null,
+      item.uPreload ?? null,
       item.deg ?? null
     ]
   );

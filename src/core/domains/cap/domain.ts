@@ -38,5 +38,11 @@ export const domain: Domain<CapWorks & ToothWorks, CapVocabulary['school']> = {
       }
     }
   },
-  schools: { 'lead-transfer': () => ({ option: 'one-by-one', because: 'no order can be lost' }) }
+  schools: {
+    'lead-transfer': () => ({ option: 'one-by-one', because: 'no order can be lost' }),
+    'rotor-sense': () => ({
+      option: 'leads',
+      because: 'it takes nothing apart; an engine that never ran wants the crank turned'
+    })
+  }
 };

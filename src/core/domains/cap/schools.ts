@@ -20,5 +20,31 @@ export const schools = {
         preferWhen: 'Loose or new leads.'
       }
     ]
+  },
+  'rotor-sense': {
+    title: 'How the rotor\u2019s direction is known',
+    options: [
+      {
+        id: 'leads',
+        name: 'the leads round the cap against the firing order',
+        gives: 'Nothing is taken apart.',
+        costs: 'Only on an engine that ran with these leads.',
+        preferWhen: 'A running engine.'
+      },
+      {
+        id: 'turn',
+        name: 'crank turned forward, rotor watched',
+        gives: 'Certain.',
+        costs: 'The cap is off.',
+        preferWhen: 'Whenever the drive is in mesh.'
+      },
+      {
+        id: 'capsule',
+        name: 'from the capsule: its rod pulls against the rotor',
+        gives: 'Nothing is turned.',
+        costs: 'A capsule is needed, and its rod may be hidden.',
+        preferWhen: 'A second sign, on the bench.'
+      }
+    ]
   }
 } satisfies Record<string, SchoolWords>;

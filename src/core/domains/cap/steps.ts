@@ -55,7 +55,7 @@ export const traceLeads = (u: Use): Step =>
       needs: ['battery-isolated'],
       slots: [slots.wire],
       values: ['rotorDirection', 'firingOrder'],
-      school: 'lead-transfer',
+      schools: ['lead-transfer', 'rotor-sense'],
       surface: 'wires'
     },
     u

@@ -1,11 +1,13 @@
 import { cycleEvidence } from '../../calculations/cycle/cycle-evidence.ts';
 import type { Domain } from '../../job/domain.ts';
+import { wrap180 } from '../../numerics/angles.ts';
 import { domain as engine } from '../engine/domain.ts';
 import { crankPlace } from './crank-place.ts';
 import { doubts } from './doubts.ts';
 import { earlierMark, markError } from './mark-work.ts';
 import { middles } from './middles.ts';
 import { replays } from './replays.ts';
+import { ONE_SIGN, STEPPED_BACK } from './rules.ts';
 import { settle } from './settle.ts';
 import { surfaces } from './surfaces.ts';
 import { tdcWork } from './tdc-work.ts';
@@ -27,6 +29,7 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
     placeAt: (c) => (seq: number) => place(c, seq)
   },
   surfaces,
+  interlocks: (c) => [...(oneSign(c) ? [ONE_SIGN] : []), ...(steppedBack(c) ? [STEPPED_BACK] : [])],
   schools: {
     tdc: () => ({ option: 'pairs', because: 'it cancels the flat top and forces nothing' }),
     overshoot: (e) =>
@@ -43,6 +46,18 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
   doubts,
   replays
 };
+
+/** Signs were given, and they are one alone. */
+const oneSign = (c: CrankContext): boolean => c.works.signs.length === 1 && !c.r.signsStale;
+
+/** Last moved backward, and standing on the reference within half a division of a wheel. */
+function steppedBack(c: CrankContext): boolean {
+  const { crankDeg, lastMove } = c.works.crank;
+  const btdc = c.sheet.reference === undefined ? undefined : c.engine.values[c.sheet.reference]?.value;
+  if (crankDeg === null || lastMove !== 'backward' || typeof btdc !== 'number') return false;
+  return Math.abs(wrap180(crankDeg + btdc)) <= ON_IT_DEG;
+}
+const ON_IT_DEG = 1;
 
 const place = (c: CrankContext, untilSeq?: number) =>
   crankPlace(c.engine, c.sheet.reference, c.r, c.works.tdc, c.works.evidence, untilSeq);

@@ -37,7 +37,7 @@ export function replays(r: Replayed, e: JobEvent, step: Step | undefined, happen
 
 /** The oil pump was turned by tool or blade, as somebody said: the crank never moved. */
 const byTool = (r: Replayed, step: Step): boolean =>
-  step.school === 'oil-drive' && ['tool', 'blade'].includes(r.chosen.get('oil-drive') ?? '');
+  step.schools.includes('oil-drive') && ['tool', 'blade'].includes(r.chosen.get('oil-drive') ?? '');
 
 /** Turned by a count that was read, the crank is not lost. */
 const counted = (r: Replayed, step: Step): boolean =>

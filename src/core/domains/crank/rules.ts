@@ -1,7 +1,41 @@
 import type { Rule } from '../../job/rule.ts';
 import type { CrankVocabulary } from './vocabulary.ts';
 
+/** One sign was given and no second that is independent of it. */
+export const ONE_SIGN: Rule<CrankVocabulary['flag']> = {
+  id: 'IL.11',
+  worked: true,
+  on: [],
+  off: [],
+  bar: 'One sign alone: the stroke is not proved',
+  never: 'Take the stroke as proved by one sign alone.',
+  because: 'Every single sign is wrong too often, and a distributor half a turn out follows from it.',
+  first: 'a second sign that does not depend on the first',
+  ifItHappened: 'Take the stroke as not proved, give a second sign, and check what was set by it.',
+  harm: 'result',
+  forbids: ['proves-stroke'],
+  loses: ['compression-confirmed']
+};
+
+/** The crank was last moved backward and stands on the setting. */
+export const STEPPED_BACK: Rule<CrankVocabulary['flag']> = {
+  id: 'IL.13',
+  worked: true,
+  on: [],
+  off: [],
+  bar: 'Stepped back onto the setting: do not use it',
+  never: 'Step back a little onto a setting that was passed.',
+  because: 'Chain, belt or gears are left slack on the running side.',
+  first: 'crank turned back well beyond all slack, then forward onto the setting; or forward round to it again',
+  ifItHappened: 'Turn back well beyond, come forward onto the setting, and take again what was taken there.',
+  harm: 'result',
+  forbids: ['reaches-reference', 'indexes'],
+  loses: ['crank-at-reference', 'slack-taken-up']
+};
+
 export const rules: Rule<CrankVocabulary['flag']>[] = [
+  ONE_SIGN,
+  STEPPED_BACK,
   {
     id: 'IL.17',
     on: ['probe-in'],

@@ -44,7 +44,7 @@ export const trueTdc = (u: Use): Step =>
         slots['fit-wheel'],
         slots['fit-dial']
       ],
-      school: 'tdc',
+      schools: ['tdc'],
       surface: 'tdc',
       acts: ['probes-cylinder', 'turns-crank']
     },
@@ -96,9 +96,9 @@ export const proveStroke = (u: Use): Step =>
       hazards: ['pinch-plughole', 'rotating'],
       sets: ['compression-confirmed'],
       needs: ['barring-tool-fitted', 'tdc-true'],
-      school: 'compression',
+      schools: ['compression'],
       surface: 'strokes',
-      acts: ['turns-crank']
+      acts: ['turns-crank', 'proves-stroke']
     },
     u
   );
@@ -119,7 +119,7 @@ export const toReference = (u: Use): Step =>
       needs: ['compression-confirmed', 'barring-tool-fitted'],
       slots: [slots.stands],
       values: ['backlashDeg', 'runningDirection', 'firingOrder'],
-      school: 'overshoot',
+      schools: ['overshoot'],
       surface: 'plan',
       acts: ['reaches-reference', 'turns-crank']
     },

@@ -11,7 +11,7 @@ import { scatterWork } from './scatter-work.ts';
 import { settle } from './settle.ts';
 import { sweepWork } from './sweep-work.ts';
 import { vacuumFinding, vacuumWork } from './vacuum-work.ts';
-import type { CurvesVocabulary } from './vocabulary.ts';
+import { choiceOf, type CurvesVocabulary } from './vocabulary.ts';
 import { recurveHeadline, recurveOpen, sweepHeadline, sweepOpen, targetsHeadline } from './words.ts';
 import type { CurvesContext, CurvesState } from './works.ts';
 
@@ -55,6 +55,19 @@ export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
   },
   schools: {
     curve: (_, said) => curveThumb(said),
+    lockout: (e) =>
+      choiceOf(e, 'advanceKind') === 'locked'
+        ? { option: 'locked', because: 'the data sheet names a locked advance' }
+        : { option: 'curve', because: 'it starts easily and burns well' },
+    vacuum: (e) =>
+      choiceOf(e, 'vacuumUnit') === 'none'
+        ? { option: 'none', because: 'the data sheet names no capsule' }
+        : { option: 'ported', because: 'the initial timing is then read plainly at idle' },
+    'adv-free': () => ({ option: 'bench', because: 'it is certain, and wear is seen' }),
+    rebuild: () => ({
+      option: 'own',
+      because: 'a sound shaft and bush need no more; out of limits it goes to a specialist'
+    }),
     'mark-scale': () => ({ option: 'tape', because: 'it needs no instrument but the strobe' })
   },
   figures: settle,

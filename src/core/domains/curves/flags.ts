@@ -8,6 +8,13 @@ export const flags = {
   'curve-fitted': { on: 'springs and stop in', off: 'springs and stop not in', danger: false },
   'curve-verified': { on: 'curve measured', off: 'curve not measured', danger: false },
   'vacuum-set': { on: 'vacuum advance checked', off: 'vacuum advance not checked', danger: false },
+  'advance-parts-counted': {
+    on: 'advance parts on a tray, counted',
+    off: 'advance parts not counted onto a tray',
+    danger: false,
+    hard: true,
+    sayable: true
+  },
   'retard-for-start': {
     on: 'a retard for starting is there',
     off: 'no retard for starting',

@@ -32,6 +32,19 @@ export const rules: (Rule<CurvesVocabulary['flag']> | Rule)[] = [
     loses: ['base-timing-set']
   },
   {
+    id: 'IL.85',
+    on: [],
+    off: ['advance-parts-counted'],
+    bar: 'No tray, no count: do not open the advance',
+    never:
+      'Work on springs, bush or stop nut without a tray and a count, or turn the stop nut beyond its light torque.',
+    because: 'The stud breaks, or a spacer is lost and the advance is another one.',
+    ifItHappened: 'Count the parts, replace the plate if the stud is strained, try the weights again.',
+    harm: 'machine',
+    forbids: ['opens-advance'],
+    loses: ['advance-free']
+  },
+  {
     id: 'IL.32',
     on: [],
     off: ['retard-for-start'],

@@ -53,5 +53,88 @@ export const schools = {
         preferWhen: 'No room for a scale.'
       }
     ]
+  },
+  lockout: {
+    title: 'Whether the advance is locked',
+    options: [
+      {
+        id: 'curve',
+        name: 'keep a curve',
+        gives: 'Starts easily and burns well.',
+        costs: 'Weights, springs and bushes to look after.',
+        preferWhen: 'Anything that is started cold and used at changing speeds.'
+      },
+      {
+        id: 'locked',
+        name: 'lock it',
+        gives: 'One timing at every speed, quickly set.',
+        costs: 'It kicks at starting and pulls badly at low load.',
+        preferWhen: 'A control unit moves the spark, or a device retards it for starting.'
+      }
+    ]
+  },
+  vacuum: {
+    title: 'Whether vacuum advance is used, and from where',
+    options: [
+      {
+        id: 'ported',
+        name: 'used, from above the throttle',
+        gives: 'No vacuum at idle, so the initial timing is read plainly.',
+        costs: 'Some cooling at idle is lost.',
+        preferWhen: 'The engine data name this source.'
+      },
+      {
+        id: 'manifold',
+        name: 'used, from the manifold',
+        gives: 'A cooler idle, and more advance at light load.',
+        costs: 'Idle must be set again; unsteady with a weak depression.',
+        preferWhen: 'The depression at idle is steady.'
+      },
+      {
+        id: 'none',
+        name: 'not used',
+        gives: 'Simple, little to fail.',
+        costs: 'Fuel and heat at part load.',
+        preferWhen: 'Constant full load.'
+      }
+    ]
+  },
+  'adv-free': {
+    title: 'How the weights are freed',
+    options: [
+      {
+        id: 'bench',
+        name: 'apart on the bench, cleaned and oiled',
+        gives: 'Certain, and wear is seen.',
+        costs: 'The distributor must come out.',
+        preferWhen: 'Stuck for long, or nobody knows its past.'
+      },
+      {
+        id: 'in-place',
+        name: 'in place, with cleaner and light oil',
+        gives: 'Quick, and no timing is lost.',
+        costs: 'Dirt stays and it may stick again; vapour.',
+        preferWhen: 'Lightly gummed, proved by hand afterwards and again after some running.'
+      }
+    ]
+  },
+  rebuild: {
+    title: 'Who rebuilds it',
+    options: [
+      {
+        id: 'specialist',
+        name: 'a specialist, on a test bench with this engine\u2019s data',
+        gives: 'A measured curve and new bushes.',
+        costs: 'Cost and waiting.',
+        preferWhen: 'Bush or curve out of limits, or parts that are rare.'
+      },
+      {
+        id: 'own',
+        name: 'ourselves, proved by strobe on the engine',
+        gives: 'Cheap, and the distributor becomes known.',
+        costs: 'Only what the engine can show is proved.',
+        preferWhen: 'A sound shaft and bush that need gear, springs or a seal.'
+      }
+    ]
   }
 } satisfies Record<string, SchoolWords>;

@@ -20,7 +20,7 @@ export const sweepRun = (u: Use): Step =>
       needs: ['engine-running', 'strobe-connected', 'vacuum-plugged'],
       slots: [slots['sweep-rpm'], slots['sweep-deg']],
       values: ['advanceBand'],
-      school: 'mark-scale',
+      schools: ['mark-scale'],
       surface: 'sweep',
       acts: ['runs-on']
     },
@@ -61,6 +61,7 @@ export const vacuumChecked = (u: Use): Step =>
       clears: ['vacuum-plugged'],
       slots: [slots['vac-kpa'], slots['vac-deg'], slots['hold-start'], slots['hold-end'], slots['hold-seconds']],
       onlyIf: vacuumFitted,
+      schools: ['vacuum'],
       surface: 'vacuum'
     },
     u
@@ -77,7 +78,8 @@ export const weightsFree = (u: Use): Step =>
       tools: ['light oil'],
       minutes: 5,
       sets: ['advance-free'],
-      slots: [slots['travel-free']]
+      slots: [slots['travel-free']],
+      schools: ['adv-free']
     },
     u
   );
@@ -154,7 +156,7 @@ export const targetsSet = (u: Use): Step =>
         }
       ],
       values: ['advanceBand', 'totalMaxBtdc', 'idleRpm'],
-      school: 'curve',
+      schools: ['curve', 'lockout'],
       surface: 'targets'
     },
     u

@@ -1,10 +1,12 @@
 import { judgedHeadline, judgedOpen } from '../../job/judged.ts';
 import type { Domain } from '../../job/domain.ts';
+import type { EngineVocabulary } from './vocabulary.ts';
 
 /** The engine as it stands before you: isolated, turned by hand, covered; and steps that need no working of their own. */
-export const domain: Domain<object, never> = {
+export const domain: Domain<object, EngineVocabulary['school']> = {
   name: 'engine',
   needs: [],
   works: {},
-  surfaces: { plain: {}, sheet: {}, close: {}, judged: { headline: judgedHeadline, open: judgedOpen } }
+  surfaces: { plain: {}, sheet: {}, close: {}, judged: { headline: judgedHeadline, open: judgedOpen } },
+  schools: { turning: () => ({ option: 'socket', because: 'it is safe for the thread and turns both ways' }) }
 };

@@ -4,6 +4,7 @@ import { fields } from './fields.ts';
 import { flags } from './flags.ts';
 import { hazards } from './hazards.ts';
 import { rules } from './rules.ts';
+import { schools } from './schools.ts';
 import { surfaces } from './vocabulary.ts';
 
 export const manifest = {
@@ -11,7 +12,7 @@ export const manifest = {
   fields,
   flags,
   hazards,
-  schools: {},
+  schools,
   slots: {},
   surfaces,
   figures: {},

@@ -82,6 +82,7 @@ export const barOn = (u: Use): Step =>
       hazards: ['barring-tool', 'rotating'],
       sets: ['barring-tool-fitted'],
       needs: ['battery-isolated', 'vehicle-secured'],
+      schools: ['turning'],
       choices: [
         {
           id: 'bar-on',

@@ -15,6 +15,19 @@ export const rules: Rule<GearsVocabulary['flag']>[] = [
     loses: []
   },
   {
+    id: 'IL.39',
+    on: ['gear-redrilled', 'gear-index-logged'],
+    off: [],
+    bar: 'Gear drilled anew: the old log of its teeth is void',
+    never: 'Go by the logged rotor against teeth after the gear was drilled anew or replaced.',
+    because: 'Rotor and teeth stand to each other as the new hole has it.',
+    first: 'rotor against teeth logged again on the gear as it is now',
+    ifItHappened: 'Log it again, work out the housing\u2019s place and its room again.',
+    harm: 'result',
+    forbids: ['indexes', 'closes-log'],
+    loses: ['gear-index-logged']
+  },
+  {
     id: 'IL.38',
     on: ['gear-off'],
     off: ['gear-index-logged'],

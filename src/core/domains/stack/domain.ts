@@ -28,7 +28,12 @@ export const domain: Domain<StackWorks, StackVocabulary['school']> = {
       open: patchOpen
     }
   },
-  schools: { 'float-target': () => ({ option: 'centre', because: 'it leaves room both ways' }) },
+  schools: {
+    'float-target': () => ({ option: 'centre', because: 'it leaves room both ways' }),
+    pattern: () => ({ option: 'compound', because: 'it shows this pair in this engine, and not the old one' }),
+    'gap-measure': () => ({ option: 'washer', because: 'it needs the fewest tools; the dial proves it at the end' }),
+    sealant: () => ({ option: 'dry', because: 'the float is then what the sum says' })
+  },
   figures: settle,
   interlocks: (c) => (c.sheet.steps.some((s) => s.surface === 'stack') && c.works.stack.clamped ? [CLAMPED] : []),
   doubts: { gap: gapDoubt },

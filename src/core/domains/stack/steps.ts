@@ -63,6 +63,7 @@ export const measureGap = (u: Use): Step =>
         }
       ],
       values: ['floatMinMm', 'floatMaxMm'],
+      schools: ['gap-measure'],
       surface: 'stack'
     },
     u
@@ -79,7 +80,7 @@ export const choosePacking = (u: Use): Step =>
       minutes: 3,
       sets: ['packing-chosen'],
       values: ['floatMinMm', 'floatMaxMm'],
-      school: 'float-target',
+      schools: ['float-target'],
       takes: ['packing'],
       surface: 'stack'
     },
@@ -172,6 +173,7 @@ export const readContact = (u: Use): Step =>
       needs: ['battery-isolated'],
       slots: [slots['patch-low'], slots['patch-high']],
       values: ['gearFaceMm'],
+      schools: ['pattern'],
       surface: 'patch'
     },
     u

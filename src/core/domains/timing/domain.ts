@@ -40,6 +40,10 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
     clamp: { headline: (state) => clampHeadline(state), open: (state) => clampOpen(state) }
   },
   schools: {
+    'reference-angle': () => ({
+      option: 'initial',
+      because: 'what is set at rest is then the setting, with nothing to add'
+    }),
     trigger: (e, said) => {
       const answered = said.get('trigger-is');
       const kind = answered ?? choiceOf(e, 'triggerKind');

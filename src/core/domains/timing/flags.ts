@@ -14,6 +14,13 @@ export const flags = {
   'base-timing-set': { on: 'timing proved with the strobe', off: 'timing not proved', danger: false },
   'gap-set': { on: 'gap and dwell set', off: 'gap and dwell not set', danger: false },
   'trigger-verified': { on: 'firing edge known', off: 'firing edge not known', danger: false },
+  'advance-locked': {
+    on: 'advance proved locked',
+    off: 'advance can move',
+    danger: false,
+    hard: true,
+    sayable: true
+  },
   'fixed-mode': {
     on: 'control unit in its fixed mode',
     off: 'control unit moves the spark',

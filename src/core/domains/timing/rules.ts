@@ -113,6 +113,21 @@ export const rules: Rule<TimingVocabulary['flag']>[] = [
     loses: ['housing-indexed']
   },
   {
+    id: 'IL.31',
+    on: [],
+    off: ['advance-locked'],
+    where: [{ chosen: 'reference-angle', is: 'total' }],
+    bar: 'Advance not locked: do not set it at the total',
+    never: 'Set the housing with the crank at the total figure while the advance can move.',
+    because: 'The engine then runs at that total and all its mechanical advance on top.',
+    first: 'advance proved locked, or the crank at the initial setting instead',
+    ifItHappened:
+      'Set it again at the initial setting, read the total by strobe before any load; if it ran so, look for knock damage.',
+    harm: 'machine',
+    forbids: ['indexes'],
+    loses: ['housing-indexed', 'base-timing-set']
+  },
+  {
     id: 'IL.47',
     on: [],
     off: ['housing-room-ok'],

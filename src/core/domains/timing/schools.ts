@@ -67,5 +67,38 @@ export const schools = {
         preferWhen: 'High compression, starting by hand.'
       }
     ]
+  },
+  'reference-angle': {
+    title: 'Where the crank stands when the housing is set',
+    options: [
+      {
+        id: 'initial',
+        name: 'at the initial setting',
+        gives: 'No further turn is needed: what is set at rest is the setting.',
+        costs: 'A mark before TDC that can be read.',
+        preferWhen: 'A distributor whose advance works.'
+      },
+      {
+        id: 'tdc',
+        name: 'at TDC, then the housing turned on',
+        gives: 'No marks but zero are needed.',
+        costs: 'The turn is guessed, and the factor of two between distributor and crank is forgotten.',
+        preferWhen: 'Marks end at zero, and the housing has a scale of its own.'
+      },
+      {
+        id: 'total',
+        name: 'at the total figure',
+        gives: 'Direct where the advance is locked.',
+        costs: 'With weights free the running total becomes the setting and their advance on top.',
+        preferWhen: 'Only with the advance proved locked.'
+      },
+      {
+        id: 'at-speed',
+        name: 'by strobe at speed, whatever initial comes of it',
+        gives: 'The engine is protected where it matters.',
+        costs: 'The initial may not suit starting.',
+        preferWhen: 'A second check, when the advance is all in and steady.'
+      }
+    ]
   }
 } satisfies Record<string, SchoolWords>;

@@ -79,7 +79,7 @@ export const biasChosen = (u: Use): Step =>
       ifSkipped: 'A kick or a backfire, or an offset that nobody knows of.',
       minutes: 2,
       slots: [slots.bias],
-      school: 'bias',
+      schools: ['bias'],
       surface: 'bias',
       needs: ['housing-indexed']
     },
@@ -100,7 +100,7 @@ export const indexHousing = (u: Use): Step =>
       sets: ['housing-indexed'],
       needs: ['distributor-seated', 'crank-at-reference', 'compression-confirmed', 'slack-taken-up'],
       slots: firingSlots,
-      school: 'trigger',
+      schools: ['reference-angle', 'trigger'],
       role: 'at-rest',
       surface: 'timing',
       acts: ['indexes'],

@@ -64,9 +64,9 @@ export function timings(
   const out: Record<string, TimingWork> = {};
   for (const s of sheet.steps)
     if (s.surface === 'timing') {
-      const byWay = s.school === 'trigger' && Object.hasOwn(slotOfWay, way);
+      const byWay = s.schools.includes('trigger') && Object.hasOwn(slotOfWay, way);
       const slot = byWay ? slotOfWay[way as keyof typeof slotOfWay] : s.slots[0]!;
-      out[s.id] = timingWork(engine, r.readings, s.id, slot, mark, s.school === 'trigger');
+      out[s.id] = timingWork(engine, r.readings, s.id, slot, mark, s.schools.includes('trigger'));
     }
   return out;
 }

@@ -3,7 +3,7 @@ import type { CrankWorks } from '../crank/works.ts';
 import { domain as distributor } from '../distributor/domain.ts';
 import { settled } from './figures.ts';
 import { toothWork } from './tooth-work.ts';
-import type { ToothVocabulary } from './vocabulary.ts';
+import { choiceOf, type ToothVocabulary } from './vocabulary.ts';
 import { witnessWork } from './witness-work.ts';
 import {
   dropHeadline,
@@ -35,6 +35,14 @@ export const domain: Domain<ToothWorks & CrankWorks, ToothVocabulary['school']> 
     witness: { headline: witnessHeadline, open: witnessOpen }
   },
   schools: {
+    'helix-entry': (e) =>
+      choiceOf(e, 'gearHand') === undefined
+        ? { option: 'trial', because: 'the data sheet does not say the hand of the helix' }
+        : { option: 'led', because: 'the hand of the helix is known, and the swing is read on lifting out' },
+    terminal: (e) =>
+      choiceOf(e, 'numberOneTower') === 'any'
+        ? { option: 'any', because: 'the data sheet leaves the tower free' }
+        : { option: 'factory', because: 'leads, manual and capsule room then agree' },
     'index-order': () => ({ option: 'engine-first', because: 'rotor and housing then end where there is room' }),
     'oil-drive': () => ({ option: 'tool', because: 'it keeps the crank at the reference' }),
     'shaft-in-place': () => ({

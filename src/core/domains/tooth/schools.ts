@@ -79,5 +79,43 @@ export const schools = {
         preferWhen: 'Proved fault, rings known, the right puller, and patience.'
       }
     ]
+  },
+  'helix-entry': {
+    title: 'Where the rotor points when it goes in',
+    options: [
+      {
+        id: 'led',
+        name: 'led back by the swing that was logged',
+        gives: 'Right the first time.',
+        costs: 'The swing must be known.',
+        preferWhen: 'The same gear goes back, or its helix is known.'
+      },
+      {
+        id: 'trial',
+        name: 'by estimate, tooth by tooth',
+        gives: 'No data are needed.',
+        costs: 'Several lifts.',
+        preferWhen: 'A gear of which nothing is known.'
+      }
+    ]
+  },
+  terminal: {
+    title: 'Which tower is number one',
+    options: [
+      {
+        id: 'factory',
+        name: 'the place the manual gives',
+        gives: 'Manuals, leads and capsule room all agree.',
+        costs: 'It may take several lifts.',
+        preferWhen: 'Original leads, or a printed cap.'
+      },
+      {
+        id: 'any',
+        name: 'any tower that has room',
+        gives: 'Rotor and housing are free, and fewer lifts are needed.',
+        costs: 'Whoever comes next is misled unless it is marked plainly.',
+        preferWhen: 'Leads made on the spot, a cap without a printed one.'
+      }
+    ]
   }
 } satisfies Record<string, SchoolWords>;

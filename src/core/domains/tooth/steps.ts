@@ -106,7 +106,7 @@ export const planTooth = (u: Use): Step =>
         }
       ],
       values: ['rotorDirection', 'ratio', 'gearTeeth', 'firingOrder', 'terminalOffsetDeg'],
-      school: 'index-order',
+      schools: ['index-order', 'terminal'],
       acts: ['needs-reference'],
       surface: 'tooth'
     },
@@ -124,6 +124,7 @@ export const leadRotor = (u: Use): Step =>
       minutes: 2,
       slots: [distributor.twist, slots.travel],
       values: ['gearHand'],
+      schools: ['helix-entry'],
       surface: 'tooth'
     },
     u
@@ -144,7 +145,7 @@ export const dropIn = (u: Use): Step =>
       needs: ['gear-meshed', 'battery-isolated'],
       slots: [slots.tang, slots['pump-slot'], crank['turned-on']],
       values: ['rotorDirection', 'ratio', 'pumpDrive'],
-      school: 'oil-drive',
+      schools: ['oil-drive'],
       onlyIf: stoppedHigh,
       surface: 'drop'
     },

@@ -40,7 +40,6 @@
   const soft = $derived([...v.missing, ...v.stillOn].filter((f) => !flags[f]!.hard));
   const amend = (r: Reading) => onask({ for: 'amend', reading: r }, r.text);
   const giver = (f: string) => session.sheet.steps.find((s) => s.sets.includes(f));
-  const weigh = $derived(step.school === undefined ? undefined : weighSchool(step.school));
   const Here = $derived(surfaceHere(step.surface));
   const given = $derived({ session, view, line, prefs, stepId: step.id, onamend: amend });
   /** the last thing that happened although it must not, until a step is done again after it */
@@ -177,10 +176,13 @@
         />
       {/key}
     {/if}
-    {#if weigh}{#key step.school}<Lazy load={weigh} props={{ session, line }} />{/key}{:else if step.school}<Lazy
-        load={() => import('./Schools.svelte')}
-        props={{ session, id: step.school as SchoolId }}
-      />{/if}
+    {#each step.schools as school (school)}
+      {@const weigh = weighSchool(school)}
+      {#if weigh}<Lazy load={weigh} props={{ session, line }} />{:else}<Lazy
+          load={() => import('./Schools.svelte')}
+          props={{ session, id: school as SchoolId }}
+        />{/if}
+    {/each}
 
     {#if step.choices.length}<Lazy
         load={() => import('./StepChoices.svelte')}

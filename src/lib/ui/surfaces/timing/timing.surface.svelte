@@ -49,7 +49,7 @@
   const repeats = $derived(line.prefer ? line.prefer === 'again' : work.nextIsRepeat);
 </script>
 
-{#if session.state.schools.trigger.option === 'spark' && step.school === 'trigger'}
+{#if session.state.schools.trigger.option === 'spark' && step.schools.includes('trigger')}
   <Caution
     ><p>
       <b>Ignition on with the engine at rest: high voltage.</b> Spare leads grounded, openings clear of fuel, injection
