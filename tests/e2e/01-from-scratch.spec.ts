@@ -43,7 +43,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
       // this workshop has measured how much its hands scatter
       await page.getByLabel('Scatter of one reading').fill(kind === 'dial' ? '0.003' : '0.1');
       await page.getByLabel('Found from so many repeats').fill('21');
-      await page.getByRole('button', { name: 'Put it in the tray' }).click();
+      await page.getByRole('button', { name: 'Add to the tray' }).click();
       await expect(page.getByRole('cell', { name: String(name), exact: true })).toBeVisible();
     }
   });

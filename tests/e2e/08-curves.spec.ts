@@ -195,7 +195,7 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
   await workAs(page, 'Vera Winch');
 
   await test.step('springs are rated by hanging weights, stops put in', async () => {
-    await page.getByLabel('Put in the tray').selectOption('spring');
+    await page.getByLabel('Add to the tray').selectOption('spring');
     const rated = journey('spring.rate').out as { rateNPerMm: number; installedForceN: number }[];
     for (const [k, [loads, at]] of (
       inputs.loads as unknown as [{ massG: number; lengthMm: number }[], number][]
@@ -208,7 +208,7 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
       await page.getByLabel('Length at rest in the distributor').fill(String(at));
       await expect(page.getByTestId('rated')).toContainText(`${rated[k]!.rateNPerMm.toFixed(3)} N/mm`);
       await expect(page.getByTestId('rated')).toContainText(`${rated[k]!.installedForceN.toFixed(3)} N`);
-      await page.getByRole('button', { name: 'Put it in the tray, rated' }).click();
+      await page.getByRole('button', { name: 'Add to the tray, rated' }).click();
       await expect(page.getByRole('cell', { name: `W-${k}`, exact: true })).toBeVisible();
     }
     // two weights of one length rate nothing, and what was typed stays
@@ -218,19 +218,19 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
       await page.getByLabel(`Length under weight ${j + 1}`).fill('17');
     }
     await page.getByLabel('Length at rest in the distributor').fill('17');
-    await page.getByRole('button', { name: 'Put it in the tray, rated' }).click();
+    await page.getByRole('button', { name: 'Add to the tray, rated' }).click();
     await expect(page.getByRole('alert')).toContainText('1 different lengths taken, 2 are needed');
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('W-9');
-    await page.getByLabel('Put in the tray').selectOption('stop');
+    await page.getByLabel('Add to the tray').selectOption('stop');
     await page.getByLabel('Name', { exact: true }).fill('T-12');
     await page.getByLabel('Advance it allows, degrees').fill('10');
     await page.getByLabel('These are degrees of the').selectOption('distributor');
-    await page.getByRole('button', { name: 'Put it in the tray', exact: true }).click();
+    await page.getByRole('button', { name: 'Add to the tray', exact: true }).click();
     await expect(page.getByRole('row', { name: /T-12/ })).toContainText('20° of the crank');
-    await page.getByRole('row', { name: /T-12/ }).getByRole('button', { name: 'came or went' }).click();
+    await page.getByRole('row', { name: /T-12/ }).getByRole('button', { name: 'book in or out' }).click();
     await page.getByLabel('by', { exact: true }).fill('-1');
     await page.getByLabel('because').fill('only for the test');
-    await page.getByRole('button', { name: 'Note it' }).click();
+    await page.getByRole('button', { name: 'Book it' }).click();
     await expect(page.getByRole('row', { name: /T-12/ })).toContainText('0, none left');
   });
 

@@ -168,7 +168,9 @@ describe('the load map', () => {
       ['cruise', '2,000', '25', '10.0°', '10.0°', '5.0°', '25.0°'],
       ['full load', '4,000', '0', '10.0°', '20.0°', '0.0°', '30.0°']
     ]);
-    expect(page.querySelectorAll('.cell').length).toBe(60);
+    // 10 at rest and full load below 40: lines each four degrees, and each is named
+    const named = [...page.querySelectorAll('text.figure')].map(plain);
+    expect(named).toEqual(['12°', '16°', '20°', '24°', '28°', '32°', '36°']);
     expect(page.querySelector('.way')).not.toBeNull();
   });
   it('leaves out places that are not known, and says so', () => {

@@ -117,6 +117,8 @@ export interface SheetPlan {
   reference?: string;
   /** what an engine must be for this sheet to be offered; left out: any */
   fits?: readonly Fit[];
+  /** the trade whose instrument stands beside the work in place of the crank's dial; `none`: only what is settled */
+  panel?: string;
   /** what stands there: an engine that power can turn, one with its case open, or a part on the bench */
   place?: Place;
   steps: Step[];

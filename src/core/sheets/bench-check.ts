@@ -24,6 +24,7 @@ export const benchCheck = sheet({
   fits: [BY_DISTRIBUTOR],
   begins: ['battery-isolated', 'distributor-out'],
   place: 'bench',
+  panel: 'curves',
   steps: [
     engine.intake({ id: 'intake', phase: LOOK, values: ['firingOrder', 'ratio', 'advanceBand'] }),
     curves.weightsFree({ id: 'free', phase: LOOK }),

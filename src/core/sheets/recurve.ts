@@ -13,6 +13,7 @@ export const recurve = sheet({
   fits: [BY_DISTRIBUTOR, { field: 'advanceKind', is: ['weights'], otherwise: 'its advance comes from: $' }],
   begins: ['distributor-seated', 'gear-meshed', 'oil-drive-engaged', 'clamp-snug', 'leads-fitted', 'gasket-fitted'],
   reference: 'staticBtdc',
+  panel: 'curves',
   steps: [
     engine.intake({
       id: 'intake',

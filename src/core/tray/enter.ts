@@ -173,7 +173,7 @@ export const enterStop = entering((typed): NewPart => {
 
 const moveForm = z.object({
   item: z.string().min(1),
-  change: z.coerce.number('How many came or went?').int('Whole pieces only.').min(-999).max(999),
+  change: z.coerce.number('How many in (or out, with a minus)?').int('Whole pieces only.').min(-999).max(999),
   reason: z.string().trim().min(1, 'Say why, in a word or two.').max(200)
 });
 

@@ -38,14 +38,14 @@
           {#each data.engines as e (e.id)}
             {@const fit = e.output as Fit}
             <tr>
-              <td
+              <td class="wide"
                 ><a href="/curves/{e.id}"><b>{e.name}</b></a>
                 <div class="quiet small">{e.summary}</div></td
               >
-              <td class="n">{fit ? `${formatSpeed(fit.startRpm)} rpm` : ''}</td>
-              <td class="n">{fit ? `${formatSpeed(fit.fullRpm)} rpm` : ''}</td>
-              <td class="n">{e.value === null ? 'not measured' : `${e.value.toFixed(1)}°`}</td>
-              <td
+              <td class="n" data-as="begins">{fit ? `${formatSpeed(fit.startRpm)} rpm` : ''}</td>
+              <td class="n" data-as="all in">{fit ? `${formatSpeed(fit.fullRpm)} rpm` : ''}</td>
+              <td class="n" data-as="total">{e.value === null ? 'not measured' : `${e.value.toFixed(1)}°`}</td>
+              <td class="wide"
                 >{#if e.verdict}<Verdict state={e.verdict as 'in'} size={14} />{/if}
                 {#if fit?.worst}<div class="small">
                     {fit.worst.byDeg < 0 ? 'lazy' : 'fast'} by {Math.abs(fit.worst.byDeg).toFixed(1)}° at {formatSpeed(
@@ -53,7 +53,7 @@
                     )}
                   </div>{/if}</td
               >
-              <td>{e.at ? dateText(e.at.toString(), data.prefs) : 'never'}</td>
+              <td class="wide" data-as="measured">{e.at ? dateText(e.at.toString(), data.prefs) : 'never'}</td>
             </tr>
           {/each}
         </tbody>
@@ -72,5 +72,30 @@
   table {
     max-width: 1000px;
     margin-top: 12px;
+  }
+  /* on a phone a row is a few lines of its own: columns of one word are no columns */
+  @media (max-width: 560px) {
+    thead {
+      display: none;
+    }
+    tr {
+      display: grid;
+      grid-template-columns: auto 1fr;
+      column-gap: 12px;
+      padding: 8px 0;
+      border-bottom: 1px solid var(--hair);
+    }
+    td {
+      border: 0;
+      padding: 2px 0;
+      text-align: left;
+    }
+    td.wide {
+      grid-column: 1 / -1;
+    }
+    td[data-as]::before {
+      content: attr(data-as) ' ';
+      color: var(--ink-2);
+    }
   }
 </style>

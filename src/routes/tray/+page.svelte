@@ -80,7 +80,7 @@
       {/if}
     </main>
     <aside aria-label="Put something in the tray">
-      <Field label="Put in the tray" options={forms} bind:value={adding} />
+      <Field label="Add to the tray" options={forms} bind:value={adding} />
       {#key form}
         {#if adding === 'gauge'}<GaugeForm sent={mine} />
         {:else if adding === 'part'}<PartForm sent={mine} unit={data.prefs.length} />

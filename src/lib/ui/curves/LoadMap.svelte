@@ -2,6 +2,7 @@
   import { curveTotal } from '$core/calculations/curve/curve-total.ts';
   import { type Knot } from '$core/calculations/curve/knots.ts';
   import { formatSpeed } from '$core/units/format.ts';
+  import { FINE, timingLines } from './load-lines.ts';
 
   interface Props {
     initialBtdc: number;
@@ -16,20 +17,24 @@
   const maxKpa = $derived(
     Math.ceil(Math.max(40, ...vacuum.map((v) => v.kpa), idle?.kpa ?? 0, cruise?.kpa ?? 0) / 10) * 10
   );
-  const speeds = $derived(Array.from({ length: 10 }, (_, k) => Math.round((maxRpm * (k + 1)) / 10 / 50) * 50));
-  const kpas = $derived(Array.from({ length: 6 }, (_, k) => Math.round((maxKpa * (5 - k)) / 5)));
-  const X0 = 64;
-  const W = 700;
-  const ROW = 46;
-  const COL = $derived((W - X0) / speeds.length);
+  const rpms = $derived(Array.from({ length: 5 }, (_, k) => Math.round((maxRpm * (k + 1)) / 5 / 50) * 50));
+  const kpas = $derived(Array.from({ length: maxKpa / 10 + 1 }, (_, k) => 10 * k));
+  const [X0, X1, TOP, FOOT] = [64, 668, 44, 300];
   const total = (at: { rpm: number; kpa: number }[]) => {
     const r = curveTotal({ initialBtdc, centrifugal, vacuum, at });
     return r.ok ? r.out.rows : [];
   };
-  const cells = $derived(kpas.map((kpa) => total(speeds.map((rpm) => ({ rpm, kpa })))));
-  const most = $derived(Math.max(1, ...cells.flat().map((c) => c.total)));
-  const x = (rpm: number) => X0 + Math.min(1, rpm / maxRpm) * (W - X0) - COL / 2;
-  const y = (kpa: number) => 20 + ROW / 2 + (1 - kpa / maxKpa) * ROW * (kpas.length - 1);
+  const field = $derived(
+    Array.from({ length: FINE.along * FINE.up }, (_, n) => ({
+      rpm: (maxRpm * (n % FINE.along)) / (FINE.along - 1),
+      kpa: (maxKpa * Math.floor(n / FINE.along)) / (FINE.up - 1)
+    }))
+  );
+  const lines = $derived(timingLines(total(field).map((c) => c.total)));
+  const x = (rpm: number) => X0 + Math.min(1, rpm / maxRpm) * (X1 - X0);
+  const y = (kpa: number) => FOOT - (kpa / maxKpa) * (FOOT - TOP);
+  const path = (run: [number, number][]) =>
+    'M' + run.map(([along, up]) => `${x(along * maxRpm).toFixed(1)} ${y(up * maxKpa).toFixed(1)}`).join('L');
   const places = $derived([
     ...(idle ? [{ name: 'idle', ...idle }] : []),
     ...(cruise ? [{ name: 'cruise', ...cruise }] : []),
@@ -40,36 +45,35 @@
 
 <svg
   class="drawing"
-  viewBox="0 0 {W + 10} {ROW * kpas.length + 62}"
+  viewBox="0 0 700 {FOOT + 44}"
   role="img"
-  aria-label="Load map: total timing over speed and depression; the figures at idle, cruise and full load stand in the table below"
+  aria-label="Load map: lines of equal total timing over speed and depression; the figures at idle, cruise and full load stand in the table below"
 >
-  {#each cells as row, r (r)}
-    <text x={X0 - 10} y={20 + r * ROW + ROW / 2 + 5} class="axis end">{kpas[r]} kPa</text>
-    {#each row as c, k (k)}
-      <rect
-        x={X0 + k * COL}
-        y={20 + r * ROW}
-        width={COL}
-        height={ROW}
-        class="cell"
-        style="fill-opacity: {(0.04 + 0.3 * (c.total / most)).toFixed(3)}"
-      />
-    {/each}
+  <path d="M{X0} {TOP}V{FOOT}H{X1}" class="frame" />
+  {#each kpas as kpa (kpa)}
+    <path d="M{X0 - 5} {y(kpa)}H{X0}" class="frame" />
+    <text x={X0 - 10} y={y(kpa) + 5} class="axis end">{kpa}</text>
   {/each}
-  {#each speeds as s, k (s)}
-    <text x={X0 + k * COL + COL / 2} y={20 + kpas.length * ROW + 18} class="axis">{formatSpeed(s)}</text>
+  {#each rpms as rpm (rpm)}
+    <path d="M{x(rpm)} {FOOT}V{FOOT + 5}" class="frame" />
+    <text x={x(rpm)} y={FOOT + 20} class="axis">{formatSpeed(rpm)}</text>
   {/each}
-  <text x={W} y={20 + kpas.length * ROW + 36} class="axis end">engine speed, rpm</text>
+  <text x={X1} y={FOOT + 38} class="axis end">engine speed, rpm</text>
+  <text x={X0 - 46} y={TOP - 24} class="axis start">depression, kPa</text>
+  {#each lines as l (l.deg)}
+    {#each l.runs as run, k (k)}<path d={path(run)} class="equal" />{/each}
+  {/each}
   {#if idle && cruise}
     <path d="M{x(idle.rpm)} {y(idle.kpa)}L{x(cruise.rpm)} {y(cruise.kpa)}L{x(maxRpm)} {y(0)}" class="way" />
   {/if}
-  {#each cells as row, r (r)}{#each row as c, k (k)}
-      <text x={X0 + k * COL + COL / 2} y={20 + r * ROW + ROW - 8} class="figure">{c.total.toFixed(0)}°</text>
-    {/each}{/each}
+  {#each lines as l (l.deg)}
+    {#if l.at}<text x={x(l.at[0] * maxRpm)} y={y(l.at[1] * maxKpa) + 5} class="figure">{l.deg}°</text>{/if}
+  {/each}
   {#each places as p (p.name)}
     <circle cx={x(p.rpm)} cy={y(p.kpa)} r="7" class="place" />
-    <text x={x(p.rpm)} y={y(p.kpa) - 12} class="name">{p.name}</text>
+    <text x={x(p.rpm) - (p.rpm >= maxRpm ? 12 : 0)} y={y(p.kpa) - 12} class="name" class:end={p.rpm >= maxRpm}
+      >{p.name}</text
+    >
   {/each}
 </svg>
 <table>
@@ -104,16 +108,20 @@
   svg {
     max-width: 860px;
   }
-  .cell {
-    fill: var(--ink);
-    stroke: var(--sheet);
-    stroke-width: 1;
+  .frame {
+    fill: none;
+    stroke: var(--ink-2);
+    stroke-width: 1.2;
+  }
+  .equal {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 1.4;
   }
   .figure {
     paint-order: stroke;
     stroke: var(--sheet);
-    stroke-width: 2px;
-    stroke-opacity: 0.6;
+    stroke-width: 6px;
     font-size: var(--t2);
     text-anchor: middle;
     fill: var(--ink);
@@ -122,6 +130,9 @@
     font-size: var(--t1);
     text-anchor: middle;
     fill: var(--ink-2);
+  }
+  .start {
+    text-anchor: start;
   }
   .end {
     text-anchor: end;
@@ -136,10 +147,12 @@
     stroke: var(--target);
     stroke-width: 3;
   }
+  .name:not(.end) {
+    text-anchor: middle;
+  }
   .name {
     font-size: var(--t2);
     font-weight: 640;
-    text-anchor: middle;
     fill: var(--target);
     paint-order: stroke;
     stroke: var(--sheet);

@@ -9,6 +9,8 @@
   import Bar from './Bar.svelte';
   import Sayable from './Sayable.svelte';
   import TwoLapDial from '../instruments/two-lap-dial/TwoLapDial.svelte';
+  import { panelOf } from '../surfaces/load.ts';
+  import Lazy from '../primitives/Lazy.svelte';
   import Verdict from '../primitives/Verdict.svelte';
   import { lengthText } from '../../reader/units.ts';
   import type { Asking } from '../job/line.svelte.ts';
@@ -50,47 +52,52 @@
     if (flags[f]!.hard && safe) onask({ for: 'seen', flag: f, on });
     else session.say({ kind: 'say', flag: f, on });
   }
+  const panel = $derived(session.sheet.panel === undefined ? undefined : panelOf(session.sheet.panel));
   const placed = $derived(crankWords.placeText(place, cycle));
 </script>
 
 <aside class="state" aria-label="Where the engine is">
-  <TwoLapDial
-    cycleDeg={cycle}
-    deg={crank.crankDeg}
-    strokeKnown={crank.strokeKnown}
-    targetDeg={view.target?.deg ?? null}
-    {plan}
-    {valves}
-    valueText={placed}
-    onturning={(d) => view.turning(d)}
-    onturned={turnable ? (deg, travel) => view.turned(deg, travel) : undefined}
-  />
-  <p class="here" role="group" aria-label="Crank">
-    <b>{placed}</b>
-    {#if place.uDeg !== null}<span>{words.plusMinus(place.uDeg, 1)}°</span>{/if}
-    {#if place.crankDeg !== null && !place.strokeKnown}<span class="unsure">stroke not proved</span>{/if}
-    {#if place.crankDeg !== null && place.from === 'told'}<span>as turned on the dial</span>{/if}
-  </p>
-  {#if sentences.length}
-    {#if !saidThere}
-      <div class="next" role="group" aria-label="How to turn" aria-live="polite">
-        {#each sentences as s, k (k)}<p>{s}</p>{/each}
-      </div>
+  {#if panel}
+    <Lazy load={panel} props={{ session, prefs }} />
+  {:else if session.sheet.panel === undefined}
+    <TwoLapDial
+      cycleDeg={cycle}
+      deg={crank.crankDeg}
+      strokeKnown={crank.strokeKnown}
+      targetDeg={view.target?.deg ?? null}
+      {plan}
+      {valves}
+      valueText={placed}
+      onturning={(d) => view.turning(d)}
+      onturned={turnable ? (deg, travel) => view.turned(deg, travel) : undefined}
+    />
+    <p class="here" role="group" aria-label="Crank">
+      <b>{placed}</b>
+      {#if place.uDeg !== null}<span>{words.plusMinus(place.uDeg, 1)}°</span>{/if}
+      {#if place.crankDeg !== null && !place.strokeKnown}<span class="unsure">stroke not proved</span>{/if}
+      {#if place.crankDeg !== null && place.from === 'told'}<span>as turned on the dial</span>{/if}
+    </p>
+    {#if sentences.length}
+      {#if !saidThere}
+        <div class="next" role="group" aria-label="How to turn" aria-live="polite">
+          {#each sentences as s, k (k)}<p>{s}</p>{/each}
+        </div>
+      {/if}
+      <fieldset class="ends">
+        <legend class="only-read">Viewing end</legend>
+        {#each ['front', 'rear'] as const as v (v)}
+          <label
+            ><input type="radio" name="view-end" value={v} checked={prefs.view === v} onchange={() => onview(v)} /> seen
+            from the {v}</label
+          >
+        {/each}
+      </fieldset>
     {/if}
-    <fieldset class="ends">
-      <legend class="only-read">Viewing end</legend>
-      {#each ['front', 'rear'] as const as v (v)}
-        <label
-          ><input type="radio" name="view-end" value={v} checked={prefs.view === v} onchange={() => onview(v)} /> seen
-          from the {v}</label
-        >
-      {/each}
-    </fieldset>
-  {/if}
-  {#if crank.crankDeg !== null && !turning && !state.closed}
-    <button class="link lost" onclick={() => session.say({ kind: 'crank', crankDeg: null, move: 'unknown' })}
-      >The crank was turned, nobody counted</button
-    >
+    {#if crank.crankDeg !== null && !turning && !state.closed}
+      <button class="link lost" onclick={() => session.say({ kind: 'crank', crankDeg: null, move: 'unknown' })}
+        >The crank was turned, nobody counted</button
+      >
+    {/if}
   {/if}
   {#each state.interlocks as rule (rule.id)}
     <Bar {rule} {flags} ontell={tell} onhappened={() => onask({ for: 'happened', rule: rule.id })} />

@@ -1,5 +1,5 @@
 import type { Component } from 'svelte';
-import type { SchoolProps, SurfaceProps } from './props.ts';
+import type { PanelProps, SchoolProps, SurfaceProps } from './props.ts';
 
 export type SurfacePart = Component<SurfaceProps>;
 
@@ -15,6 +15,12 @@ const weighed = import.meta.glob<{ default: Component<SchoolProps> }>('./*/*.sch
 const schools = new Map(Object.entries(weighed).map(([path, load]) => [/([\w-]+)\.school/.exec(path)![1]!, load]));
 /** How a school is weighed up, where words alone do not do it. */
 export const weighSchool = (id: string) => schools.get(id);
+
+// the instrument that stands beside the work, where that is not the crank's dial
+const panels = import.meta.glob<{ default: Component<PanelProps> }>('./*/*.panel.svelte');
+const panelOfTrade = new Map(Object.entries(panels).map(([path, load]) => [/([\w-]+)\.panel/.exec(path)![1]!, load]));
+/** The instrument of a trade that stands beside the work. */
+export const panelOf = (trade: string) => panelOfTrade.get(trade);
 
 const loaded = new Map<string, SurfacePart>();
 

@@ -17,3 +17,6 @@ export interface SurfaceProps {
   /** opens the reading line on a reading that is to be amended */
   onamend: (r: Reading) => void;
 }
+
+/** What the job view hands to the instrument that stands beside the work. */
+export type PanelProps = Pick<SurfaceProps, 'session' | 'prefs'>;

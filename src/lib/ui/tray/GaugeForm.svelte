@@ -41,5 +41,5 @@
     {units[0]}, with the weight of {ASSUMED_DOF + 1} repeats.
   </p>
   <Field label="Calibrated on" name="calibrated" type="date" value={sent.calibrated} />
-  <button class="button first">Put it in the tray</button>
+  <button class="button first">Add to the tray</button>
 </form>

@@ -52,7 +52,7 @@
               >{s.count}{s.count === 0 ? ', none left' : s.count <= s.low && s.low > 0 ? ', running out' : ''}</td
             >
             <td class="n"
-              ><button class="link" onclick={() => (moving = moving === s.id ? null : s.id)}>came or went</button></td
+              ><button class="link" onclick={() => (moving = moving === s.id ? null : s.id)}>book in or out</button></td
             >
           </tr>
           {#if moving === s.id}
@@ -70,7 +70,7 @@
                   <input type="hidden" name="item" value={s.id} />
                   <Field beside label="by" name="change" type="number" required placeholder="+2 or -1" />
                   <Field beside label="because" name="reason" required placeholder="bought, cut, thrown away" />
-                  <button class="button">Note it</button>
+                  <button class="button">Book it</button>
                 </form>
               </td></tr
             >

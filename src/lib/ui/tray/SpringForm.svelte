@@ -77,7 +77,7 @@
           : ''}{/if}
     </p>
   {/if}
-  <button class="button first">Put it in the tray, rated</button>
+  <button class="button first">Add to the tray, rated</button>
 </form>
 
 <style>

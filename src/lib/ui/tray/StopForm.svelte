@@ -15,5 +15,5 @@
   <Field label="Advance it allows, degrees" name="deg" required inputmode="decimal" value={sent.deg} placeholder="20" />
   <Field label="These are degrees of the" name="scale" options={scales} value={sent.scale ?? 'crank'} />
   <Field label="Stops like it" name="count" type="number" min="0" max="999" required value={sent.count ?? '1'} />
-  <button class="button first">Put it in the tray</button>
+  <button class="button first">Add to the tray</button>
 </form>

@@ -3,7 +3,8 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { words } from '$core/job/index.ts';
-  import { cycleDegOf } from '$core/engine/engine.ts';
+  import { cycleDegOf, valvesOf } from '$core/engine/engine.ts';
+  import TwoLapDial from '$lib/ui/instruments/two-lap-dial/TwoLapDial.svelte';
   import { JobSession } from '$lib/ui/job/session.svelte.ts';
   import { JobView } from '$lib/ui/job/view.svelte.ts';
   import { lengthText } from '$lib/reader/units.ts';
@@ -19,6 +20,8 @@
   const plan = $derived(['tdc', 'plan', 'strokes'].includes(v.step.surface) ? view.plan : null);
   const first = $derived(plan?.steps[0] ?? null);
   const pace = $derived(first === null ? '' : first.degrees <= 2 ? 'stop' : first.degrees <= 15 ? 'slower' : '');
+  const cycle = $derived(cycleDegOf(session.engine));
+  const placed = $derived(crankWords.placeText(view.place, cycle));
   const back = $derived(`/jobs/${data.job.id}`);
 </script>
 
@@ -26,27 +29,39 @@
 <svelte:window onkeydown={(e) => !inField(e) && (e.key === 'Escape' || e.key.toLowerCase() === 'b') && goto(back)} />
 <main id="main">
   <p class="quiet">{data.engine.name} · {v.step.title} <UnsentNote /></p>
-  {#if first}
-    <h1>Turn {words.turnWord(first.turn)} <small>seen from the {data.prefs.view}</small></h1>
-    <p class="figure" aria-live="polite">{first.degrees.toFixed(1)}°</p>
-    <p class="say">
-      {pace ? `${pace} … ` : ''}{crankWords.planText(
-        plan!,
-        data.prefs.view,
-        view.target!,
-        cycleDegOf(session.engine)
-      )[0]}
-    </p>
+  {#if first && plan}
+    <div class="turn">
+      <div>
+        <h1>
+          <svg viewBox="0 0 40 40" aria-hidden="true" class:ccw={first.turn === 'ccw'}
+            ><path d="M20 5a15 15 0 1 1-14 10" /><path d="M1 17l5-7 6 6" /></svg
+          >
+          Turn {words.turnWord(first.turn)} <small>seen from the {data.prefs.view}</small>
+        </h1>
+        <p class="figure" aria-live="polite">{first.degrees.toFixed(1)}°</p>
+        <p class="say">
+          {pace ? `${pace} … ` : ''}{plan.steps.length > 1 ? 'well past the target first' : view.target!.name}
+        </p>
+      </div>
+      <div class="dial">
+        <TwoLapDial
+          cycleDeg={cycle}
+          deg={view.place.crankDeg}
+          strokeKnown={view.place.strokeKnown}
+          targetDeg={view.target?.deg ?? null}
+          {plan}
+          valves={valvesOf(session.engine)}
+          valueText={placed}
+        />
+        <p class="place">
+          {placed}{view.place.crankDeg !== null && !view.place.strokeKnown ? ', stroke not proved' : ''}
+        </p>
+      </div>
+    </div>
   {:else}
     <h1>{words.headline(session.state, session.engine, v, lengthText(data.prefs))}</h1>
     <p class="say">{v.step.accept}</p>
   {/if}
-  <p class="place">
-    Now {crankWords.placeText(view.place, cycleDegOf(session.engine))}{view.place.crankDeg !== null &&
-    !view.place.strokeKnown
-      ? ', stroke not proved'
-      : ''}
-  </p>
   {#if session.state.interlocks.length}<p class="flag">{session.state.interlocks.map((r) => r.bar).join(' · ')}</p>{/if}
   <p class="no-print"><a class="button" href={back}>Back to the job <kbd>B</kbd></a></p>
 </main>
@@ -58,7 +73,32 @@
     background: var(--sheet);
   }
   h1 {
-    font-size: clamp(30px, 6vw, 84px);
+    font-size: clamp(28px, 4.6vw, 72px);
+  }
+  .turn {
+    display: grid;
+    grid-template-columns: minmax(0, 1.6fr) minmax(240px, 1fr);
+    gap: 3vw;
+    align-items: center;
+  }
+  h1 svg {
+    width: 0.9em;
+    height: 0.9em;
+    fill: none;
+    stroke: var(--target);
+    stroke-width: 4;
+    vertical-align: -0.08em;
+  }
+  h1 svg.ccw {
+    transform: scaleX(-1);
+  }
+  @media (max-width: 700px) {
+    .turn {
+      grid-template-columns: 1fr;
+    }
+    .dial {
+      max-width: 320px;
+    }
   }
   h1 small {
     font-size: 0.45em;
@@ -68,7 +108,7 @@
   .figure {
     font-stretch: 76%;
     font-weight: 640;
-    font-size: clamp(96px, 30vw, 360px);
+    font-size: clamp(96px, 22vw, 300px);
     line-height: 1;
     color: var(--target);
   }
