@@ -17,7 +17,10 @@ export const trades = {
   rings: { domain: () => import('./rings/domain.ts'), manifest: () => import('./rings/manifest.ts') },
   gears: { domain: () => import('./gears/domain.ts'), manifest: () => import('./gears/manifest.ts') },
   cap: { domain: () => import('./cap/domain.ts'), manifest: () => import('./cap/manifest.ts') },
-  curves: { domain: () => import('./curves/domain.ts'), manifest: () => import('./curves/manifest.ts') }
+  curves: { domain: () => import('./curves/domain.ts'), manifest: () => import('./curves/manifest.ts') },
+  pump: { domain: () => import('./pump/domain.ts'), manifest: () => import('./pump/manifest.ts') },
+  elements: { domain: () => import('./elements/domain.ts'), manifest: () => import('./elements/manifest.ts') },
+  bleeding: { domain: () => import('./bleeding/domain.ts'), manifest: () => import('./bleeding/manifest.ts') }
 } satisfies Record<string, Trade>;
 
 export interface Trade {

@@ -10,7 +10,10 @@ export const fieldGroups = [
   'Cap and rotor',
   'Timing',
   'Advance',
-  'Valves'
+  'Valves',
+  'Injection pump',
+  'Magneto',
+  'Flywheel'
 ] as const;
 
 /** A value that an engine's data sheet may hold. */
@@ -18,9 +21,11 @@ export interface Field<N extends string = string> {
   name: N;
   label: string;
   group: string;
-  kind: 'quantity' | 'number' | 'choice' | 'order' | 'offsets' | 'band' | 'pairs';
+  kind: 'quantity' | 'number' | 'choice' | 'order' | 'offsets' | 'band' | 'pairs' | 'text';
   quantity?: Quantity;
   choices?: { id: string; label: string }[];
+  /** what stands after each figure of a pair */
+  pairUnits?: readonly [string, string];
   example: string;
   help?: string;
   min?: number;

@@ -28,6 +28,10 @@ export function parseFieldValue(field: Field, given: string, unit: string | null
       return parsePoints(field, text, 3);
     case 'pairs':
       return parsePoints(field, text, 2);
+    case 'text':
+      return text !== '' && text.length <= 60
+        ? ok(text)
+        : fail('bad-input', name, { what: `${field.label}: 1 to 60 characters, as ${field.example}.` });
     case 'number': {
       const n = Number(text.replace(',', '.'));
       return text !== '' && Number.isFinite(n)
@@ -99,7 +103,11 @@ function parseOffsets(field: Field, text: string): Result<number[]> {
  */
 function parsePoints(field: Field, text: string, size: 2 | 3): Result<number[]> {
   const out: number[] = [];
-  const points = text.split(/[;\n]+/).filter((p) => p.trim() !== '');
+  const points = text
+    .split(/[;\n]+/)
+    // a line without a figure is a heading; where points are decimals, commas only stand between
+    .filter((p) => /\d/.test(p))
+    .map((p) => (p.includes('.') ? p.replaceAll(',', ' ') : p));
   for (const [k, point] of points.entries()) {
     const figures = (point.match(/\d+(?:[.,]\d+)?/g) ?? []).map((x) => Number(x.replace(',', '.')));
     if (figures.length !== size)

@@ -38,7 +38,17 @@ export const acts = [
   'closes-case',
   'chooses-springs',
   'proves-stroke',
-  'opens-advance'
+  'opens-advance',
+  'zeroes',
+  'accepts-lift',
+  'converts-lift',
+  'fits-gear',
+  'torques-taper',
+  'torques-final',
+  'removes-lock',
+  'releases-pump',
+  'skin-near-line',
+  'sets-idle'
 ] as const;
 export type Act = (typeof acts)[number];
 

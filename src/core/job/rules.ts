@@ -23,7 +23,7 @@ export const putRight = (r: Rule, flags: Record<string, FlagWords>): string =>
 
 /** What is done on a place of its own accord, whatever the steps say: there a hand, a starter or a bar is near. */
 const NEAR: Record<Place, readonly Act[]> = {
-  engine: ['turns-crank', 'turns-back', 'cranks-by-power', 'starts', 'reaches-in'],
+  engine: ['turns-crank', 'turns-back', 'cranks-by-power', 'starts', 'reaches-in', 'skin-near-line'],
   'open-case': ['turns-crank', 'lays-crank-in', 'closes-case'],
   bench: []
 };

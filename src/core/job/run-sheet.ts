@@ -115,6 +115,10 @@ export interface SheetPlan {
   caution?: string;
   /** the value of the data sheet that the crank is brought to; left out where the crank is brought nowhere */
   reference?: string;
+  /** the slot by which a job decides otherwise */
+  referenceSlot?: string;
+  /** the run sheet that follows on this one */
+  next?: string;
   /** what an engine must be for this sheet to be offered; left out: any */
   fits?: readonly Fit[];
   /** the trade whose instrument stands beside the work in place of the crank's dial; `none`: only what is settled */

@@ -1,4 +1,4 @@
-import { numberOf, type Engine } from '../engine/engine.ts';
+import type { Engine } from '../engine/engine.ts';
 import {
   withNeeded,
   type ChosenSchool,
@@ -13,6 +13,7 @@ import { onDemand } from './on-demand.ts';
 import { replay } from './replay.ts';
 import type { Replayed } from './replayed.ts';
 import type { Rule } from './rule.ts';
+import { referenceOf } from './reference.ts';
 import { asBars, byHarm, raised } from './rules.ts';
 import type { RunSheet, Step } from './run-sheet.ts';
 
@@ -49,7 +50,7 @@ export function jobState<W = any, S extends string = any>(
     raised: raisedNow,
     interlocks: asBars(raisedNow, steps[current]?.step),
     schools,
-    reference: (sheet.reference === undefined ? undefined : numberOf(engine, sheet.reference)) ?? null,
+    reference: referenceOf(sheet, engine, r.readings) ?? null,
     work: context.works,
     domains: all,
     engine,

@@ -5,6 +5,7 @@ import * as curvesSteps from '../domains/curves/steps.ts';
 import * as distributorSteps from '../domains/distributor/steps.ts';
 import * as engineSteps from '../domains/engine/steps.ts';
 import * as gearsSteps from '../domains/gears/steps.ts';
+import * as pumpSteps from '../domains/pump/steps.ts';
 import * as stackSteps from '../domains/stack/steps.ts';
 import * as timingSteps from '../domains/timing/steps.ts';
 import * as toothSteps from '../domains/tooth/steps.ts';
@@ -24,6 +25,7 @@ export const tooth = shared(toothSteps);
 export const gears = shared(gearsSteps);
 export const cap = shared(capSteps);
 export const curves = shared(curvesSteps);
+export const pump = shared(pumpSteps);
 
 /** A step of one sheet alone. */
 export const step = (s: StepText<AllWords> & Use<AllWords>): Step => completeStep(s);
@@ -33,6 +35,13 @@ export const BY_DISTRIBUTOR: Fit = {
   field: 'firedBy',
   is: ['distributor'],
   otherwise: 'its firing is timed by $, not by a distributor'
+};
+
+/** For engines whose firing an injection pump times. */
+export const BY_PUMP: Fit = {
+  field: 'firedBy',
+  is: ['pump'],
+  otherwise: 'its firing is timed by $, not by an injection pump'
 };
 
 type Plan = Omit<SheetPlan, 'begins' | 'reference'> & { begins: AllWords['flag'][]; reference?: AllWords['field'] };

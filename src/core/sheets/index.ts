@@ -5,16 +5,21 @@ import type { Domain, JobState } from '../job/domain.ts';
 import type { JobEvent } from '../job/events.ts';
 import type { RunSheet } from '../job/run-sheet.ts';
 import { jobState } from '../job/state.ts';
+import { bleeding } from './bleeding.ts';
 import { benchCheck } from './bench-check.ts';
 import { complete } from './complete.ts';
 import { dataSheetFields } from './data-sheet.ts';
 import { fitDifferent } from './fit-different.ts';
 import { fitFromScratch } from './fit-from-scratch.ts';
+import { lockedOffset } from './locked-offset.ts';
 import { openCase } from './open-case.ts';
 import { pedestal } from './pedestal.ts';
+import { plungerLift } from './plunger-lift.ts';
+import { pumpBench } from './pump-bench.ts';
 import { recurve } from './recurve.ts';
 import { refitSame } from './refit-same.ts';
 import { regear } from './regear.ts';
+import { rotaryLock } from './rotary-lock.ts';
 import { shaftInPlace } from './shaft-in-place.ts';
 import { staticTiming } from './static-timing.ts';
 import { strobeTiming } from './strobe-timing.ts';
@@ -32,6 +37,11 @@ const plans = [
   strobeTiming,
   recurve,
   benchCheck,
+  plungerLift,
+  lockedOffset,
+  rotaryLock,
+  pumpBench,
+  bleeding,
   verifyMarks
 ];
 

@@ -1,6 +1,6 @@
 import { mod } from '../../numerics/angles.ts';
 import type { Evidence } from '../../calculations/cycle/cycle-evidence.ts';
-import { cycleDegOf, numberOf, type Engine } from '../../engine/engine.ts';
+import { cycleDegOf, type Engine } from '../../engine/engine.ts';
 import type { CrankTold, Reading, Replayed } from '../../job/replayed.ts';
 import { holds } from './vocabulary.ts';
 import { placeU, type TdcFound, type TdcWork } from './tdc-work.ts';
@@ -26,8 +26,8 @@ type Told = { seq: number } & ({ wheel: Reading } | { told: CrankTold } | { sign
  */
 export function crankPlace(
   engine: Engine,
-  /** the value of the data sheet that is the run sheet's reference */
-  reference: string | undefined,
+  /** the run sheet's reference, degrees before TDC */
+  reference: number | undefined,
   r: Replayed,
   tdc: TdcWork,
   evidence: Evidence | null,
@@ -49,7 +49,7 @@ export function crankPlace(
     if ('wheel' in t) {
       if (t.wheel.slot === 'turned-on') place = turnedOn(place, t.wheel, cycle);
       else if (tdc.found) place = fromWheel(place, t.wheel, tdc.found, cycle);
-    } else if ('told' in t) place = fromTold(place, t.told, engine, reference, cycle, r);
+    } else if ('told' in t) place = fromTold(place, t.told, reference, cycle, r);
     else signsOpen = true;
     if (cycle === 360 && place.crankDeg !== null) place = { ...place, strokeKnown: true };
     if (signsOpen && place.crankDeg !== null) {
@@ -110,16 +110,8 @@ function turnedOn(last: CrankPlace, reading: Reading, cycle: number): CrankPlace
   return { ...last, crankDeg, uDeg, lastMove: 'forward', from: 'count' };
 }
 
-function fromTold(
-  last: CrankPlace,
-  e: CrankTold,
-  engine: Engine,
-  reference: string | undefined,
-  cycle: number,
-  r: Replayed
-): CrankPlace {
+function fromTold(last: CrankPlace, e: CrankTold, target: number | undefined, cycle: number, r: Replayed): CrankPlace {
   if (e.crankDeg === null) return { ...NOWHERE, lastMove: e.move };
-  const target = reference === undefined ? undefined : numberOf(engine, reference);
   const reached = Number.isNaN(e.crankDeg);
   if (reached && target === undefined) return NOWHERE;
   // turning a drawing proves no stroke: what was not known before is known only within one turn

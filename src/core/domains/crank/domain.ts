@@ -1,5 +1,6 @@
 import { cycleEvidence } from '../../calculations/cycle/cycle-evidence.ts';
 import type { Domain } from '../../job/domain.ts';
+import { referenceOf } from '../../job/reference.ts';
 import { wrap180 } from '../../numerics/angles.ts';
 import { domain as engine } from '../engine/domain.ts';
 import { crankPlace } from './crank-place.ts';
@@ -53,11 +54,11 @@ const oneSign = (c: CrankContext): boolean => c.works.signs.length === 1 && !c.r
 /** Last moved backward, and standing on the reference within half a division of a wheel. */
 function steppedBack(c: CrankContext): boolean {
   const { crankDeg, lastMove } = c.works.crank;
-  const btdc = c.sheet.reference === undefined ? undefined : c.engine.values[c.sheet.reference]?.value;
-  if (crankDeg === null || lastMove !== 'backward' || typeof btdc !== 'number') return false;
+  const btdc = referenceOf(c.sheet, c.engine, c.r.readings);
+  if (crankDeg === null || lastMove !== 'backward' || btdc === undefined) return false;
   return Math.abs(wrap180(crankDeg + btdc)) <= ON_IT_DEG;
 }
 const ON_IT_DEG = 1;
 
 const place = (c: CrankContext, untilSeq?: number) =>
-  crankPlace(c.engine, c.sheet.reference, c.r, c.works.tdc, c.works.evidence, untilSeq);
+  crankPlace(c.engine, referenceOf(c.sheet, c.engine, c.r.readings), c.r, c.works.tdc, c.works.evidence, untilSeq);

@@ -1,0 +1,98 @@
+import { referenceOf } from '../../job/reference.ts';
+import type { Domain } from '../../job/domain.ts';
+import { domain as crank } from '../crank/domain.ts';
+import { gearWork } from './gear-slot.ts';
+import { ledgerWork } from './ledger-work.ts';
+import { chartWork } from './lift-chart.ts';
+import { liftWork } from './lift-work.ts';
+import { proofWork } from './proof-work.ts';
+import { CHART_KIND_UNKNOWN } from './rules.ts';
+import { settle } from './settle.ts';
+import { choiceOf, listOf, type PumpVocabulary } from './vocabulary.ts';
+import {
+  chartHeadline,
+  chartOpen,
+  gearHeadline,
+  gearOpen,
+  ledgerHeadline,
+  ledgerOpen,
+  liftHeadline,
+  liftOpen,
+  proofHeadline,
+  proofOpen,
+  torqueHeadline,
+  torqueOpen
+} from './words.ts';
+import type { PumpContext, PumpWorks } from './works.ts';
+import type { CrankWorks } from '../crank/works.ts';
+
+/** Injection pumps on an engine: by plunger lift and chart, or locked with their gear pressed on a taper. */
+export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = {
+  name: 'pump',
+  needs: [crank],
+  works: {
+    liftChart: (c) => chartWork(c.engine, c.r),
+    lifts: (c) =>
+      Object.fromEntries(
+        c.sheet.steps
+          .filter((s) => s.surface === 'lift')
+          .map((s) => [s.id, liftWork(c.engine, c.r, s.id, c.works.liftChart, c.works.placeAt)])
+      ),
+    gearSlot: (c) => gearWork(c.engine, c.r, lastTimed(c)),
+    ledger: (c) => ledgerWork(c.engine, c.r, c.works.tdc.found?.uDeg ?? null),
+    proofs: (c) =>
+      Object.fromEntries(
+        c.sheet.steps
+          .filter((s) => s.surface === 'proof')
+          .map((s) => [
+            s.id,
+            proofWork(
+              c.engine,
+              c.r,
+              s.id,
+              s.role === 'pin-proof' ? 'pin' : 'lock',
+              referenceOf(c.sheet, c.engine, c.r.readings),
+              c.works.placeAt
+            )
+          ])
+      )
+  },
+  surfaces: {
+    'lift-chart': { headline: chartHeadline, open: chartOpen },
+    lift: { headline: liftHeadline, open: liftOpen },
+    'gear-slot': { headline: gearHeadline, open: gearOpen },
+    'gear-torque': { headline: torqueHeadline, open: torqueOpen },
+    ledger: { headline: ledgerHeadline, open: ledgerOpen },
+    proof: { headline: proofHeadline, open: proofOpen }
+  },
+  schools: {
+    'pump-method': (e) =>
+      listOf(e, 'liftChart')
+        ? { option: 'lift', because: 'the data sheet holds a chart' }
+        : { option: 'lock', because: 'there is no chart on the data sheet, and a lock keeps the bench setting' },
+    'offset-home': () => ({ option: 'pump', because: 'one term keeps the ledger plain, as far as the slot reaches' }),
+    'pump-cover': () => ({ option: 'access', because: 'it strips least where the engine stands in its place' })
+  },
+  interlocks: (c) =>
+    c.sheet.steps.some((s) => s.surface === 'lift') && c.works.liftChart.kind === null ? [CHART_KIND_UNKNOWN] : [],
+  figures: settle,
+  card: (state) => {
+    const code = choiceOf(state.engine, 'chartCode');
+    const kind = state.work.liftChart.kind;
+    return state.sheet.steps.some((s) => s.surface === 'lift') && code
+      ? [
+          {
+            label: 'Chart',
+            value: `${code}, ${kind === 'lift-at-tdc' ? 'lift standing at TDC' : kind ? 'lift to port closure' : 'kind not known'}`
+          }
+        ]
+      : [];
+  }
+};
+
+/** The last cycle that gave a timing before the gear was touched: what is corrected by it. */
+const lastTimed = (c: PumpContext) =>
+  c.sheet.steps
+    .filter((s) => s.surface === 'lift' && s.role !== 'lift-proof')
+    .map((s) => c.works.lifts[s.id]!)
+    .findLast((w) => w.timing) ?? null;

@@ -1,0 +1,63 @@
+import type { SettledFigure } from '../../job/settled.ts';
+import { settled } from './figures.ts';
+import type { PumpState } from './works.ts';
+
+/** What timing a pump settles: as found, proved, its zero, what tightening did, the ledger, the proofs. */
+export function settle(state: PumpState): SettledFigure[] {
+  const { lifts, gearSlot, ledger, proofs } = state.work;
+  const out: SettledFigure[] = [];
+  for (const v of state.steps) {
+    const w = lifts[v.step.id];
+    if (!w) continue;
+    if (w.zero && w.zero.n > 1)
+      out.push(settled('pump-zero', { value: w.zero.spreadMm, calc: 'pump.zero', output: w.zero }));
+    if (w.timing)
+      out.push(
+        settled(v.step.role === 'lift-proof' ? 'pump-timing' : 'pump-found', {
+          value: w.timing.btdc,
+          u: w.timing.uDeg,
+          verdict: w.timing.verdict?.state ?? null,
+          proved: v.state === 'done',
+          calc: 'pump.chart',
+          input: { liftMm: w.lift!.mm, standsBtdc: w.stands!.btdc },
+          output: w.means
+        })
+      );
+  }
+  if (gearSlot?.drag)
+    out.push(
+      settled('gear-drag', {
+        value: gearSlot.drag.deg,
+        u: gearSlot.drag.uDeg,
+        calc: 'pump.chart',
+        output: gearSlot.drag
+      })
+    );
+  if (ledger.total && state.sheet.steps.some((s) => s.surface === 'ledger'))
+    out.push(
+      settled('pump-total', {
+        value: ledger.total.btdc,
+        u: ledger.total.uDeg,
+        verdict: ledger.total.verdict?.state ?? null,
+        calc: 'pump.total',
+        input: { lockBtdc: ledger.lockBtdc, offsetBtdc: ledger.offsetBtdc },
+        output: ledger.total
+      })
+    );
+  for (const p of Object.values(proofs))
+    if (p.entered && p.offDeg !== null)
+      out.push(
+        settled(p.what === 'pin' ? 'proof-pin' : 'proof-lock', {
+          value: p.what === 'pin' ? p.offDeg : p.entered.btdc,
+          u: p.entered.uDeg,
+          verdict: p.verdict?.state ?? null,
+          calc: 'crank.plan',
+          output: p
+        })
+      );
+  return latest(out);
+}
+
+/** Of a figure that was taken more than once the last stands. */
+const latest = (all: SettledFigure[]): SettledFigure[] =>
+  all.filter((f, k) => all.findLastIndex((x) => x.key === f.key) === k);

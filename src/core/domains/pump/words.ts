@@ -1,0 +1,161 @@
+import type { StepView } from '../../job/domain.ts';
+import { degText, turnWord, type LengthText } from '../../job/texts.ts';
+import { formatTiming } from '../../units/format.ts';
+import type { GearWork } from './gear-slot.ts';
+import { CLOSED_DEG } from './ledger-work.ts';
+import type { LiftWork } from './lift-work.ts';
+import { whichToBelieve } from './proof-work.ts';
+import { lastOf, numberOf } from './vocabulary.ts';
+import { oneReading } from '../../job/readings.ts';
+import type { PumpState } from './works.ts';
+
+export function chartHeadline(state: PumpState, _: StepView, len: LengthText): string | null {
+  const { liftChart: c } = state.work;
+  if (c.problem) return c.problem.message;
+  if (!c.target || !c.kind) return null;
+  const where = c.kind === 'lift-at-tdc' ? 'with the crank at TDC' : `with the crank at ${formatTiming(c.target.btdc)}`;
+  return `A lift of ${len(c.target.liftMm, 2)} must stand ${where}`;
+}
+
+export function chartOpen(state: PumpState): string | null {
+  const { liftChart: c } = state.work;
+  if (c.problem) return c.problem.message.replace(/\.$/, '');
+  if (!c.kind) return 'the kind of the chart is not known';
+  return c.oneReader ? 'one person alone has read plate and heading: a second reads both' : null;
+}
+
+const liftOf = (state: PumpState, v: StepView): LiftWork => state.work.lifts[v.step.id]!;
+
+export function liftHeadline(state: PumpState, v: StepView, len: LengthText): string | null {
+  const w = liftOf(state, v);
+  if (w.timing) {
+    const { btdc, uDeg, verdict } = w.timing;
+    const stands = `Timed ${formatTiming(btdc)}, \u00b1 ${(2 * uDeg).toFixed(1)}°`;
+    return verdict ? `${stands}: ${verdict.state === 'unsure' ? 'too close to call' : verdict.state}` : stands;
+  }
+  if (w.problem) return w.problem.message;
+  if (w.lift && !w.stands) return `${len(w.lift.mm, 2)} of lift: now read where the crank stands`;
+  if (w.base)
+    return w.falling.length
+      ? `On its base circle since reading ${w.base.index + 1}: zero the dial, forward to the lift`
+      : null;
+  return w.falling.length ? 'Still falling: back the crank further until it stands still' : null;
+}
+
+export function liftOpen(state: PumpState, v: StepView): string | null {
+  const w = liftOf(state, v);
+  if (w.falling.length && !w.base && !w.lift) return 'the plunger has not come to rest: back the crank further';
+  if (!w.base) return 'the base circle was not found';
+  if (w.problem) return w.problem.message.replace(/\.$/, '');
+  if (!w.lift) return 'no lift was read';
+  if (!w.stands) return 'nobody has read where the crank stands';
+  if (!w.timing) return 'the lift is no timing yet: the kind of the chart or the timing wanted is missing';
+  if (v.step.role !== 'lift-proof') return null;
+  const { verdict, scatterUnknown } = w.timing;
+  if (scatterUnknown) return 'nothing tells how this dial scatters in this hand: read the lift again';
+  return verdict && verdict.state !== 'in'
+    ? `the timing is ${verdict.state === 'out' ? 'outside its limits' : 'too close to call'}`
+    : null;
+}
+
+/** The correction as it is said to whoever holds the pump. */
+export function gearText(g: GearWork, len: LengthText): string {
+  const much = Math.abs(g.changeCrankDeg);
+  if (much <= 2 * g.uCrankDeg)
+    return `${degText(much, 2)} of the crank is less than its doubt, ± ${degText(2 * g.uCrankDeg, 2)}: leave the gear`;
+  const sense = g.changeCrankDeg > 0 ? 'late' : 'early';
+  const arc = g.arcMm === null ? '' : `, ${len(g.arcMm, 2)} at the bolts`;
+  const way = g.turn ? ` ${turnWord(g.turn)} (seen from the drive end)` : ' with its run';
+  const turned = g.turn || g.changeCrankDeg > 0 ? way : ' against its run';
+  return `Pump ${sense} by ${degText(much, 2)} of the crank: its shaft turns${turned} ${degText(g.gearDeg, 2)} in the gear${arc}`;
+}
+
+export function gearHeadline(state: PumpState, v: StepView, len: LengthText): string | null {
+  const g = state.work.gearSlot;
+  if (!g) return null;
+  if (v.step.role === 'drag' && g.drag)
+    return Math.abs(g.drag.deg) <= 2 * g.drag.uDeg + 1e-9
+      ? 'Tightening moved nothing that the dial can show'
+      : `Tightening moved the timing ${degText(Math.abs(g.drag.deg))} ${g.drag.deg > 0 ? 'earlier' : 'later'}`;
+  return gearText(g, len);
+}
+
+export function gearOpen(state: PumpState, v: StepView): string | null {
+  const g = state.work.gearSlot;
+  if (!g) return 'no timing was measured yet';
+  if (v.step.role === 'drag') return g.drag ? null : 'the lift before and after tightening was not read';
+  if (g.enough === false)
+    return g.teeth
+      ? `the slot falls ${degText(g.shortCrankDeg, 2)} of the crank short: move the gear ${Math.abs(g.teeth.move)} ${Math.abs(g.teeth.move) === 1 ? 'tooth' : 'teeth'} first`
+      : `the slot falls ${degText(g.shortCrankDeg, 2)} of the crank short, and no tooth reaches it`;
+  return null;
+}
+
+/** Whether a stage of torque was reached, by the last reading; words for what is open. */
+function torque(state: PumpState, v: StepView): { text: string; open: string | null } | null {
+  const first = v.step.slots.some((s) => s.slot === 'torque-first');
+  const wanted = numberOf(state.engine, first ? 'firstTorqueNm' : 'finalTorqueNm');
+  const last = lastOf(
+    state.readings.filter((r) => r.step === v.step.id),
+    first ? 'torque-first' : 'torque-final'
+  );
+  if (!last || wanted === undefined) return null;
+  const { value, u } = oneReading(last);
+  const stage = first ? 'first' : 'final';
+  if (value < wanted - 2 * u - 1e-9)
+    return { text: `Short of the ${stage} torque: tighten on`, open: `the ${stage} torque is not reached` };
+  if (value > wanted + 2 * u + 1e-9)
+    return {
+      text: `Above the ${stage} torque: loosen and begin again`,
+      open: `the ${stage} torque is passed${first ? ', and the lock carried it' : ''}`
+    };
+  return { text: `${stage === 'first' ? 'First' : 'Final'} torque reached`, open: null };
+}
+export const torqueHeadline = (state: PumpState, v: StepView): string | null => torque(state, v)?.text ?? null;
+export const torqueOpen = (state: PumpState, v: StepView): string | null => torque(state, v)?.open ?? null;
+
+export function ledgerHeadline(state: PumpState): string | null {
+  const { total, crankSetBtdc } = state.work.ledger;
+  if (!total) return null;
+  if (total.shortDeg === null)
+    return `Together ${formatTiming(total.btdc, 2)}; the timing wanted is not on the data sheet`;
+  if (Math.abs(total.shortDeg) <= CLOSED_DEG) return `Together ${formatTiming(total.btdc, 2)}: the ledger closes`;
+  const way = total.shortDeg > 0 ? 'short' : 'too early';
+  return `${degText(Math.abs(total.shortDeg), 2)} ${way}: press the gear on with the crank ${formatTiming(crankSetBtdc!, 2)}`;
+}
+
+export function ledgerOpen(state: PumpState): string | null {
+  const { total, lacks } = state.work.ledger;
+  if (lacks.length) return `the ledger lacks ${lacks.join(', ')}`;
+  if (total && Math.abs(total.shortDeg!) > CLOSED_DEG)
+    return 'pump setting and gear offset do not add up to the timing wanted';
+  return state.replayed.chosen.get('ledger-read') === 'two'
+    ? null
+    : 'one person alone has read the ledger: a second adds it up';
+}
+
+export function proofHeadline(state: PumpState, v: StepView): string | null {
+  const p = state.work.proofs[v.step.id]!;
+  if (p.offDeg === null) return null;
+  const believe = whichToBelieve(...lockAndPin(state));
+  if (believe) return believe;
+  const at = `${p.what === 'pin' ? 'Pin' : 'Lock'} enters ${degText(Math.abs(p.offDeg), 2)} ${p.offDeg > 0 ? 'early' : 'late'}`;
+  if (p.verdict === null) return `${at}: what it may differ by is not on the data sheet`;
+  return p.verdict.state === 'in'
+    ? `${at}: within \u00b1 ${p.within}°`
+    : `${at}: ${p.verdict.state === 'out' ? 'out' : 'too close to call'}`;
+}
+
+export function proofOpen(state: PumpState, v: StepView): string | null {
+  const p = state.work.proofs[v.step.id]!;
+  if (p.offDeg === null) return 'nobody has read where it enters';
+  if (p.verdict === null) return 'what the proof may differ by is not on the data sheet';
+  return p.verdict.state === 'in'
+    ? null
+    : `the ${p.what} enters ${p.verdict.state === 'out' ? 'outside its limits' : 'too close to call'}`;
+}
+
+const lockAndPin = (state: PumpState) => {
+  const all = Object.values(state.work.proofs);
+  return [all.find((p) => p.what === 'lock'), all.find((p) => p.what === 'pin')] as const;
+};
