@@ -4,6 +4,9 @@ import { jobCard } from '$core/job/card.ts';
 import { nextSlot } from '$core/job/next-slot.ts';
 import { runSheets, stateOf } from '$core/sheets/index.ts';
 import type { Step } from '$core/job/run-sheet.ts';
+import type { GaugeRef } from '$core/job/index.ts';
+import { TACHO } from '../support/curve-jobs.ts';
+import { PUMP } from '../support/pump-jobs.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 
 /**
@@ -46,7 +49,8 @@ const FULL: Record<string, string> = {
   springBRate: '3.4',
   springBPreload: '0.4',
   extensionMmPerDeg: '0.11',
-  lobeToleranceDeg: '0.5'
+  lobeToleranceDeg: '0.5',
+  ...PUMP
 };
 
 /** Readings that a careful hand would take at a step, by slot. */
@@ -82,11 +86,49 @@ const READ: Record<string, string[]> = {
   fires: ['9b'],
   strobe: ['9b'],
   'turned-on': ['324'],
-  lobe: ['20', '110', '200', '290']
+  lobe: ['20', '110', '200', '290'],
+  'spare-low': ['0.5'],
+  'spare-high': ['2'],
+  falling: ['3.31', '1.58', '0.31', '0.02', '0.02', '0.02'],
+  'zero-again': ['0', '0'],
+  lift: ['2.51'],
+  'lift-held': ['2.51'],
+  'torque-first': ['20'],
+  'torque-final': ['85'],
+  'lift-tight': ['2.51'],
+  'lock-setting': ['13.2b'],
+  'offset-decided': ['5.8b'],
+  'closure-lift': ['2.90', '2.90'],
+  element: ['0', '90', '180', '270'],
+  'head-gap': ['0.50'],
+  'screw-clear': ['1', '2', '3'],
+  'line-solid': ['1', '2', '3', '4'],
+  'idle-diesel': ['650'],
+  leaks: ['0']
 };
 /** the same at one step alone: a shaft a tooth out, which no tower cures */
-const READ_AT: Record<string, Record<string, string[]>> = { fault: { 'rotor-seen': ['120'] } };
-const CHOOSE: Record<string, string> = { 'sweep-scale': 'engine', 'new-hand': 'right', 'new-material': 'cast-iron' };
+const READ_AT: Record<string, Record<string, string[]>> = {
+  fault: { 'rotor-seen': ['120'] },
+  // true TDC reads 358 on the wheel: 19 before it, 5.8 before it, and there
+  lift: { stands: ['339'] },
+  verify: { stands: ['339'] },
+  prove: { stands: ['339'] },
+  'prove-lock': { stands: ['352'] },
+  'prove-pin': { stands: ['358'] }
+};
+const CHOOSE: Record<string, string> = {
+  'sweep-scale': 'engine',
+  'new-hand': 'right',
+  'new-material': 'cast-iron',
+  'chart-kind': 'lift-to-closure',
+  'plate-read': 'two',
+  'ledger-read': 'two',
+  'stop-two': 'plate',
+  'smoke-warm': 'clear',
+  'smoke-load': 'clear'
+};
+/** what the workshop of these tests has no gauge for otherwise */
+const BY_GAUGE: Record<string, GaugeRef> = { 'idle-diesel': TACHO };
 // along the middle of the limits
 const curve = [
   [650, 9],
@@ -156,7 +198,8 @@ function read(job: PlayedJob, step: Step): void {
     });
   }
   for (const s of step.slots)
-    for (const text of READ_AT[step.id]?.[s.slot] ?? READ[s.slot] ?? []) job.read(step.id, s.slot, text);
+    for (const text of READ_AT[step.id]?.[s.slot] ?? READ[s.slot] ?? [])
+      job.say(job.reading(step.id, s.slot, text, BY_GAUGE[s.slot]));
 }
 
 describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {

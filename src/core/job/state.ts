@@ -111,19 +111,21 @@ function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<string>): St
       overruled: overruled.get(step.id)?.reason ?? null
     };
   });
-  reopenLost(views, flags);
+  reopenLost(views, flags, matters);
   return views;
 }
 
 /**
  * A state that a later step needs may have been lost after it was reached, as the reference is when the crank turns.
- * The last step before it that gives that state is then to be repeated.
+ * The last step before it that gives that state is then to be repeated; and what that step itself needs may be lost as
+ * well, so that the way back begins further up.
  */
-function reopenLost(views: StepView[], flags: ReadonlySet<string>): void {
-  for (const [k, v] of views.entries()) {
-    if (v.state !== 'blocked') continue;
+function reopenLost(views: StepView[], flags: ReadonlySet<string>, matters: (f: string) => boolean): void {
+  for (let k = views.length - 1; k >= 0; k--) {
+    const v = views[k]!;
+    if (v.state === 'repeat') v.missing = v.step.needs.filter((f) => !flags.has(f) && matters(f));
+    if (v.state !== 'blocked' && v.state !== 'repeat') continue;
     for (const f of v.missing) {
-      if (flags.has(f)) continue;
       const giver = views.slice(0, k).findLast((g) => g.step.sets.includes(f) && g.state !== 'not-needed');
       if (giver?.state === 'done') giver.state = 'repeat';
     }

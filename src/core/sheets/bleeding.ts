@@ -142,7 +142,7 @@ export const bleeding = sheet({
       minutes: 5,
       helper: 'yes',
       hazards: ['runaway', 'first-start', 'exhaust', 'noise', 'rotating', 'hot-surface', 'oil-starve'],
-      sets: ['engine-running', 'first-run-seen'],
+      sets: ['engine-running', 'first-run-seen', 'oil-pressure-up'],
       needs: ['fuel-bled', 'stop-proved', 'sweep-done'],
       slots: [slots['oil-pressure']],
       choices: [

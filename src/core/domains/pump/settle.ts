@@ -33,7 +33,8 @@ export function settle(state: PumpState): SettledFigure[] {
         output: gearSlot.drag
       })
     );
-  if (ledger.total && state.sheet.steps.some((s) => s.surface === 'ledger'))
+  // terms of the data sheet alone are a plan, and settle nothing
+  if (ledger.total && (ledger.lockFrom === 'read' || ledger.offsetFrom === 'decided'))
     out.push(
       settled('pump-total', {
         value: ledger.total.btdc,

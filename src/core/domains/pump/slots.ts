@@ -15,8 +15,7 @@ export const slots = slotsOf({
     quantity: 'torque',
     gauge: 'torque',
     combine: 'last',
-    required: true,
-    acts: ['torques-taper']
+    required: true
   },
   'torque-final': { label: 'final torque', quantity: 'torque', gauge: 'torque', combine: 'last', required: true },
   'lock-setting': { label: 'pump\u2019s setting, as on its tag', quantity: 'timing', gauge: 'eye', combine: 'last' },
