@@ -253,6 +253,91 @@ const strobed = (initial: string, curve: [number, number][]): Line[] => [
   ...swept('sweep', ...curve)
 ];
 
+const bothSigns: Line[] = [
+  { sign: 'airPushedOut', seen: true },
+  { sign: 'bothValvesClosed', seen: true }
+];
+const read = (step: string, slot: string, ...figures: string[]): Line[] =>
+  figures.map((f) => ({ read: f, step, slot }));
+
+/** Crank backed to the base circle, zeroed, and forward to a lift. */
+const wholeCycle = (step: string, falling: string[], lift: string, stands: string): Line[] => [
+  ...read(step, 'falling', ...falling),
+  ...read(step, 'zero-again', '0.00', '0.00'),
+  ...read(step, 'lift', lift),
+  ...read(step, 'stands', stands)
+];
+
+/** The generator's pump, as far as the lift that was found. The wheel reads 0 at true TDC. */
+const liftFound = (tdc: [string, string][], falling: string[], lift: string): Line[] => [
+  ...done('intake'),
+  { choose: 'plate-read', option: 'two' },
+  ...done('chart', 'safe', 'plugs', 'bar', 'cover', 'wheel'),
+  ...pairs('4.82', ...tdc),
+  ...done('tdc', 'mark', 'probe-out'),
+  ...bothSigns,
+  ...done('stroke', 'valve-out'),
+  ...read('dial', 'spare-low', '0.6'),
+  ...read('dial', 'spare-high', '4.1'),
+  ...done('dial'),
+  ...wholeCycle('lift', falling, lift, '343.0')
+];
+
+/** The rest of it: gear freed, tightened, proved, closed. */
+const liftSet = (held: string, tight: string, again: string): Line[] => [
+  ...done('lift', 'decide'),
+  ...read('free', 'lift-held', held),
+  ...done('free', 'to-mark'),
+  ...read('tighten', 'lift-held', held),
+  ...read('tighten', 'torque-final', '34'),
+  ...read('tighten', 'lift-tight', tight),
+  ...done('tighten'),
+  ...wholeCycle('verify', ['1.62', '0.58', '0.11', '0.02', '0.02', '0.02'], again, '343.0'),
+  ...done('verify', 'valve-in', 'off', 'cover-on', 'close')
+];
+
+/** A diesel bled and started after its pump was timed. */
+const bledAndStarted = (cylinders: string[], idle: string[], pressure: string): Line[] => [
+  ...done('intake', 'secure'),
+  { choose: 'stop-one', option: 'lever' },
+  { choose: 'stop-two', option: 'plate' },
+  ...done('stops'),
+  ...read('low', 'screw-clear', '1', '2', '3'),
+  ...done('low'),
+  { fact: 'pumpOilFed', is: true },
+  ...done('oil'),
+  ...read('high', 'line-solid', ...cylinders),
+  ...done('high'),
+  { choose: 'cold-aid', option: 'none' },
+  { choose: 'starts', option: 'yes' },
+  { choose: 'smoke-cold', option: 'white' },
+  ...read('start', 'oil-pressure', pressure),
+  ...done('start'),
+  { choose: 'smoke-warm', option: 'clear' },
+  { choose: 'knock', option: 'soft' },
+  { choose: 'evenness', option: 'even' },
+  ...done('smoke'),
+  ...read('idle', 'idle-diesel', ...idle),
+  ...done('idle'),
+  { choose: 'smoke-load', option: 'clear' },
+  { choose: 'pull', option: 'good' },
+  ...done('load'),
+  ...read('leaks', 'leaks', '0'),
+  ...done('leaks', 'close')
+];
+
+/** The dredger's rotary pump, as far as the gear on its taper. The wheel reads 357 at true TDC. */
+const rotaryOn: Line[] = [
+  { choose: 'lock-means', option: 'start' },
+  ...done('intake', 'safe', 'plugs', 'bar', 'cover', 'wheel'),
+  ...pairs('5.50', ['335.0', '19.0'], ['335.0', '19.0'], ['335.5', '19.0']),
+  ...done('tdc'),
+  ...bothSigns,
+  ...done('stroke', 'gears', 'lock', 'pump-on', 'taper'),
+  { choose: 'taper-key', option: 'none' },
+  ...done('key', 'to-start', 'probe-out', 'gear')
+];
+
 /** Jobs of the demo workshop. The Lock 4 pump's damper ring creeps from job to job; the last one has found it again. */
 export const jobs: DemoJob[] = [
   {
@@ -589,5 +674,86 @@ export const jobs: DemoJob[] = [
     by: 'Jory Pell',
     opened: '2026-11-25T09:05:00Z',
     lines: []
+  },
+  {
+    key: 'shed-lift-2025',
+    engine: 'Generator shed',
+    sheet: 'plunger-lift',
+    by: 'Tobias Renn',
+    opened: '2025-09-15T08:00:00Z',
+    lines: [
+      ...liftFound(
+        [
+          ['338.5', '21.5'],
+          ['338.5', '21.0'],
+          ['338.5', '21.5']
+        ],
+        ['3.05', '1.98', '0.96', '0.24', '0.05', '0.02', '0.02', '0.02'],
+        '2r 0.47'
+      ),
+      ...liftSet('2r 0.19', '2r 0.23', '2r 0.23')
+    ]
+  },
+  {
+    key: 'shed-bleed-2025',
+    engine: 'Generator shed',
+    sheet: 'bleeding',
+    by: 'Tobias Renn',
+    opened: '2025-09-15T14:00:00Z',
+    lines: bledAndStarted(['1', '3', '2'], ['850', '850', '860'], '310')
+  },
+  {
+    key: 'shed-lift-2026',
+    engine: 'Generator shed',
+    sheet: 'plunger-lift',
+    by: 'Ines Farrow',
+    opened: '2026-11-24T13:00:00Z',
+    promised: '2026-11-30',
+    lines: [
+      ...liftFound(
+        [
+          ['338.5', '21.5'],
+          ['338.0', '21.5'],
+          ['338.5', '21.5']
+        ],
+        ['3.11', '2.07', '1.02', '0.31', '0.07', '0.02', '0.02', '0.02'],
+        '2r 0.62'
+      ),
+      ...done('lift')
+    ]
+  },
+  {
+    key: 'shed-offset-2026',
+    engine: 'Generator shed',
+    sheet: 'locked-offset',
+    by: 'Marit Oakes',
+    opened: '2026-11-23T09:00:00Z',
+    promised: '2026-12-04',
+    lines: [...done('intake'), ...read('ledger', 'lock-setting', '11.4b')]
+  },
+  {
+    key: 'otter-rotary-2024',
+    engine: 'Dredger Otter',
+    sheet: 'rotary-lock',
+    by: 'Marit Oakes',
+    opened: '2024-03-11T08:00:00Z',
+    lines: [
+      ...rotaryOn,
+      ...read('first', 'torque-first', '20'),
+      ...done('first', 'unlock'),
+      ...read('final', 'torque-final', '58'),
+      ...done('final'),
+      ...read('prove', 'stands', '343.5'),
+      ...done('prove', 'off', 'cover-on', 'close')
+    ]
+  },
+  {
+    key: 'otter-rotary-2026',
+    engine: 'Dredger Otter',
+    sheet: 'rotary-lock',
+    by: 'Jory Pell',
+    opened: '2026-11-24T09:30:00Z',
+    promised: '2026-12-01',
+    lines: [...rotaryOn, ...read('first', 'torque-first', '20')]
   }
 ];

@@ -25,6 +25,13 @@
   >
     Nothing stays open.
   </p>{/if}
+{#if session.sheet.next}
+  <p>
+    What follows on this job: <a href="/jobs/new?engine={session.engine.id}&sheet={session.sheet.next}"
+      >open the next one on this engine</a
+    >. It begins where this one ends.
+  </p>
+{/if}
 <p class="card">
   <a class="button" href="/jobs/{session.jobId}/card">Job card</a>
   <a class="button" href="/jobs/{session.jobId}/card.pdf">as PDF</a>

@@ -1,0 +1,90 @@
+<script lang="ts">
+  import { numberOf } from '$core/engine/engine.ts';
+  import { plusMinus } from '$core/job/texts.ts';
+  import { formatTiming } from '$core/units/format.ts';
+  import { lengthText } from '../../../reader/units.ts';
+  import PumpSection from '../../instruments/pump/PumpSection.svelte';
+  import Verdict from '../../primitives/Verdict.svelte';
+  import Doubt from '../Doubt.svelte';
+  import Readings from '../Readings.svelte';
+  import type { SurfaceProps } from '../props.ts';
+  import LiftCurve from './LiftCurve.svelte';
+
+  let { session, stepId, line, prefs, onamend }: SurfaceProps = $props();
+  const w = $derived(session.state.work.lifts[stepId]!);
+  const chart = $derived(session.state.work.liftChart);
+  const len = $derived(lengthText(prefs));
+  const engine = $derived(session.engine);
+  const ratio = $derived(numberOf(engine, 'pumpRatio'));
+  const slot = $derived.by(() => {
+    const [advance, retard] = [numberOf(engine, 'slotAdvanceDeg'), numberOf(engine, 'slotRetardDeg')];
+    return advance === undefined || retard === undefined || ratio === undefined
+      ? null
+      : { advance: advance / ratio, retard: retard / ratio };
+  });
+  const dial = $derived(session.gaugesOf('dial').find((g) => g.perRevMm !== null));
+  const limits = $derived({
+    min: numberOf(engine, 'pumpMinBtdc') ?? null,
+    max: numberOf(engine, 'pumpMaxBtdc') ?? null
+  });
+  const left = $derived(
+    (['spare-low', 'spare-high'] as const).map(
+      (s) => session.state.readings.findLast((r) => r.slot === s)?.value ?? null
+    )
+  );
+  /** the travel that was read ends before the lift that is wanted */
+  const tooShort = $derived(left[1] !== null && chart.target !== null && w.lift === null && left[1]! <= 0);
+</script>
+
+<div class="fig">
+  <PumpSection
+    points={chart.points}
+    liftMm={w.lift?.mm ?? null}
+    wantedMm={chart.target?.liftMm ?? null}
+    perRevMm={dial?.perRevMm ?? 1}
+    text={(mm) => len(mm, 2)}
+  />
+  <div>
+    <Readings {session} {stepId} {line} {prefs} {onamend} />
+    {#if tooShort}<p class="note" role="alert">
+        The dial has no travel left above: mount it anew before the crank comes forward.
+      </p>{/if}
+    <dl class="pairs" data-testid="lift-timing">
+      {#if w.base}<dt>At rest on its base circle</dt>
+        <dd>since reading {w.base.index + 1}, {len(w.base.zeroMm, 2)}</dd>{/if}
+      {#if w.zero && w.zero.n > 1}<dt>Zero came back within</dt>
+        <dd>{len(w.zero.spreadMm, 3)}</dd>{/if}
+      {#if w.lift}<dt>Lift</dt>
+        <dd>{len(w.lift.mm, 3)} ± {len(2 * w.lift.u, 3)}</dd>{/if}
+      {#if w.stands}<dt>Crank stands</dt>
+        <dd>{formatTiming(w.stands.btdc, 1)} {plusMinus(w.stands.uDeg, 1)}°</dd>{/if}
+      {#if w.means}<dt>The chart gives for that lift</dt>
+        <dd>{formatTiming(w.means.btdc, 2)}</dd>{/if}
+      {#if w.timing}<dt><b>Pump is timed</b></dt>
+        <dd>
+          <b>{formatTiming(w.timing.btdc, 2)} {plusMinus(w.timing.uDeg, 2)}°</b>
+          {#if w.timing.verdict}<Verdict state={w.timing.verdict.state} size={14} />{:else}<span class="quiet"
+              >not judged: no limit on the data sheet</span
+            >{/if}
+        </dd>{/if}
+    </dl>
+    {#if w.timing}
+      <Doubt parts={w.timing.parts} remedies={[]} pm={(u) => `± ${(2 * u).toFixed(2)}°`} open={false} />
+    {/if}
+  </div>
+</div>
+<LiftCurve {chart} {limits} work={w} {slot} height={230} />
+
+<style>
+  .fig {
+    display: grid;
+    grid-template-columns: minmax(200px, 280px) minmax(260px, 1fr);
+    gap: 24px;
+    align-items: start;
+  }
+  @media (max-width: 700px) {
+    .fig {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>
