@@ -301,7 +301,7 @@ export const engines: DemoEngine[] = [
       damperDiameterMm: ['210', 'mm'],
       ringGearTeeth: ['132', 'count'],
       backlashDeg: ['10', 'deg'],
-      reversal: ['forbidden'],
+      reversal: ['allowed'],
       tdcWithinDeg: ['0.4', 'deg'],
       pumpCode: ['KD 3 R 12'],
       pumpVariant: ['9 mm, cam F'],

@@ -73,7 +73,7 @@ test('trusting the mark takes it as the earlier job found it, and says what that
   await expect(page.getByTestId('result')).toContainText('357.33°');
 });
 
-test('positive stop, on an engine that runs anticlockwise and must not be turned back', async ({ page }) => {
+test('positive stop, on an engine that runs anticlockwise', async ({ page }) => {
   await openJob(page, 'Generator shed');
   await expect(head(page)).toHaveText('Take one more pair against the stop, or go on');
   await expect(

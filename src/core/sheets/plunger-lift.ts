@@ -14,7 +14,6 @@ export const plungerLift = sheet({
   fits: [BY_PUMP],
   begins: ['pump-on'],
   reference: 'pumpBtdc',
-  panel: 'pump',
   next: 'bleeding',
   steps: [
     engine.intake({

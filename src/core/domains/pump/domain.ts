@@ -63,7 +63,8 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
     'gear-slot': { headline: gearHeadline, open: gearOpen },
     'gear-torque': { headline: torqueHeadline, open: torqueOpen },
     ledger: { headline: ledgerHeadline, open: ledgerOpen },
-    proof: { headline: proofHeadline, open: proofOpen }
+    proof: { headline: proofHeadline, open: proofOpen },
+    'element-section': {}
   },
   schools: {
     'pump-method': (e) =>

@@ -82,6 +82,7 @@ export const valveOut = (u: Use): Step =>
     {
       title: 'Line and delivery valve of number one out',
       say: 'Clean round them, relieve the pressure, take line, holder and valve out in order onto a clean tray, cap every opening, fit the adaptor.',
+      surface: 'element-section',
       why: 'The dial must ride on the plunger, and dirt in a valve ruins the pump.',
       accept: 'Parts in their order, nothing open.',
       ifSkipped: 'A lost spring or shim, a dribbling injector.',
@@ -99,6 +100,7 @@ export const dialOn = (u: Use): Step =>
     {
       title: 'Dial on the plunger, with travel left both ways',
       say: 'Fix the stand, contact square on the plunger, sweep one whole turn of the pump by hand and read what travel the dial has left below and above.',
+      surface: 'element-section',
       why: 'A dial at its end stands still, and that looks like a base circle.',
       accept: 'Travel left at both ends over a whole turn.',
       ifSkipped: 'A zero that is none, or a bent dial.',
@@ -156,6 +158,7 @@ export const gearFreed = (u: Use): Step =>
     {
       title: 'Pump held, gear freed',
       say: 'Hold the pump\u2019s hub, slacken the gear bolts, take the locating bolt out; watch that the dial does not move.',
+      surface: 'element-section',
       why: 'The pump stays at its lift while the crank goes to its mark.',
       accept: 'The dial stands where it stood.',
       ifSkipped: 'The cam\u2019s springs snap the pump to another angle.',
@@ -220,6 +223,7 @@ export const valveIn = (u: Use): Step =>
     {
       title: 'Dial off, valve, holder and line back in',
       say: 'Take dial and adaptor off, new seal, valve and holder in their order, holder to its torque, line without strain, its union left loose for bleeding.',
+      surface: 'element-section',
       why: 'Order, cleanliness and torque decide whether it dribbles.',
       accept: 'No part left on the tray.',
       ifSkipped: 'A leak, a dribble, a wrong delivery.',

@@ -7,7 +7,15 @@ import type { hazards } from './hazards.ts';
 import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 
-export const surfaces = ['lift-chart', 'lift', 'gear-slot', 'gear-torque', 'ledger', 'proof'] as const;
+export const surfaces = [
+  'lift-chart',
+  'lift',
+  'gear-slot',
+  'gear-torque',
+  'ledger',
+  'proof',
+  'element-section'
+] as const;
 
 type Own = WordsOf<{
   fields: typeof fields;

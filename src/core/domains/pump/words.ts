@@ -121,7 +121,7 @@ export function ledgerHeadline(state: PumpState): string | null {
     return `Together ${formatTiming(total.btdc, 2)}; the timing wanted is not on the data sheet`;
   if (Math.abs(total.shortDeg) <= CLOSED_DEG) return `Together ${formatTiming(total.btdc, 2)}: the ledger closes`;
   const way = total.shortDeg > 0 ? 'short' : 'too early';
-  return `${degText(Math.abs(total.shortDeg), 2)} ${way}: press the gear on with the crank ${formatTiming(crankSetBtdc!, 2)}`;
+  return `${degText(Math.abs(total.shortDeg), 2)} ${way}: press the gear on with the crank ${degText(crankSetBtdc!, 2)} before TDC`;
 }
 
 export function ledgerOpen(state: PumpState): string | null {

@@ -12,9 +12,13 @@
     prefs: Prefs;
     line?: ReadingLine | undefined;
     onamend: (r: Reading) => void;
+    /** slots that are shown in another way beside it */
+    without?: readonly string[];
   }
-  let { session, stepId, prefs, line, onamend }: Props = $props();
-  const slots = $derived(session.sheet.steps.find((s) => s.id === stepId)?.slots ?? []);
+  let { session, stepId, prefs, line, onamend, without = [] }: Props = $props();
+  const slots = $derived(
+    session.sheet.steps.find((s) => s.id === stepId)?.slots.filter((s) => !without.includes(s.slot)) ?? []
+  );
   const readings = $derived(session.readings(stepId));
 
   function readNext(slot: string) {

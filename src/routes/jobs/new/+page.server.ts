@@ -18,6 +18,8 @@ export const load: PageServerLoad = async ({ url }) => {
   return {
     engines,
     chosen,
+    /** the run sheet that a job before this one led to */
+    asked: sheetOf(url.searchParams.get('sheet') ?? '')?.id ?? null,
     sheets: runSheets.map((s) => ({
       id: s.id,
       title: s.title,

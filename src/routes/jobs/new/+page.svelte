@@ -54,7 +54,7 @@
 
 {#snippet choice(s: (typeof data.sheets)[number])}
   <label class="choice"
-    ><input type="radio" name="sheet" value={s.id} required checked={sent.sheet === s.id} />
+    ><input type="radio" name="sheet" value={s.id} required checked={(sent.sheet ?? data.asked) === s.id} />
     <span
       ><b>{s.title}</b><br /><span class="quiet small"
         >{s.steps} steps, {about(s.minutes)} with access made{#if s.because}<br />{s.because}{/if}{#if s.caution}<br

@@ -23,7 +23,7 @@
   const sweep = (from: number, to: number, r = R) => arc(X, Y, r, -from * scale + 75, -to * scale + 75);
   const total = $derived(lock + offset);
   const short = $derived(targetBtdc === null ? null : targetBtdc - total);
-  const o = $derived(at(lock + offset / 2, R - 46));
+  const o = $derived(at(lock + offset / 2, R - 34));
   const end = $derived(at(total));
   let held = 0;
   const grip: Grip = {
@@ -52,7 +52,7 @@
       >
     {/each}
     <path d={sweep(0, most, R + 8)} class="thin" />
-    {#if lockBtdc !== null}<path d={sweep(0, lock)} class="lock" />{@const l = at(lock / 2, R - 26)}<text
+    {#if lockBtdc !== null}<path d={sweep(0, lock)} class="lock" />{@const l = at(lock / 2, R - 44)}<text
         x={l.x}
         y={l.y}
         class="value"

@@ -57,7 +57,7 @@
   <svg
     class="drawing"
     class:small
-    viewBox="0 0 260 330"
+    viewBox="-50 0 310 330"
     role="group"
     aria-label="Pump element in section with its dial"
   >

@@ -25,7 +25,7 @@
   <div>
     {#if step.slots.length}<Readings {session} {stepId} {line} {prefs} {onamend} />{/if}
     {#if g}
-      <p class="say">{gearText(g, len)}.</p>
+      {#if step.role === 'drag'}<p class="say">{gearText(g, len)}.</p>{/if}
       <dl class="pairs" data-testid="gear-turn">
         <dt>At the crank</dt>
         <dd>
@@ -36,11 +36,11 @@
         <dd>{g.gearDeg.toFixed(2)}°</dd>
         {#if g.arcMm !== null}<dt>Along the bolt circle</dt>
           <dd>{len(g.arcMm, 2)}</dd>{/if}
-        {#if target}<dt>Then the dial shows</dt>
+        {#if target}<dt>Then the dial</dt>
           <dd>
-            {len(target.liftMm, 2)} with the crank {session.state.work.liftChart.kind === 'lift-at-tdc'
-              ? 'at TDC'
-              : `at ${formatTiming(target.btdc)}`}
+            {len(target.liftMm, 2)} at {session.state.work.liftChart.kind === 'lift-at-tdc'
+              ? 'TDC'
+              : formatTiming(target.btdc, 0)}
           </dd>{/if}
         {#if g.drag}<dt>Tightening moved it</dt>
           <dd>

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { numberOf } from '$core/engine/engine.ts';
   import { plusMinus } from '$core/job/texts.ts';
-  import { formatTiming } from '$core/units/format.ts';
   import LedgerArcs from '../../instruments/pump/LedgerArcs.svelte';
   import Verdict from '../../primitives/Verdict.svelte';
   import Readings from '../Readings.svelte';
@@ -34,19 +33,19 @@
       <thead><tr><th>term</th><th class="n">before TDC</th><th>source</th></tr></thead>
       <tbody>
         <tr
-          ><td>Pump, at its lock</td><td class="n">{w.lockBtdc === null ? '' : formatTiming(w.lockBtdc, 2)}</td><td
+          ><td>Pump, at its lock</td><td class="n">{w.lockBtdc === null ? '' : `${w.lockBtdc.toFixed(2)}°`}</td><td
             class="quiet">{w.lockFrom === 'read' ? 'its tag, read on this job' : source('lockBtdc')}</td
           ></tr
         >
         <tr
           ><td>Crank, when the gear is pressed on</td><td class="n"
-            >{w.offsetBtdc === null ? '' : formatTiming(w.offsetBtdc, 2)}</td
+            >{w.offsetBtdc === null ? '' : `${w.offsetBtdc.toFixed(2)}°`}</td
           ><td class="quiet">{w.offsetFrom === 'decided' ? 'decided on this job' : source('gearOffsetBtdc')}</td></tr
         >
         {#if w.total}
           <tr class="sum"
             ><td>Together</td><td class="n"
-              >{formatTiming(w.total.btdc, 2)}{w.total.uDeg === null ? '' : ` ${plusMinus(w.total.uDeg, 2)}°`}</td
+              >{w.total.btdc.toFixed(2)}{w.total.uDeg === null ? '°' : ` ${plusMinus(w.total.uDeg, 2)}°`}</td
             ><td
               >{#if w.total.verdict}<Verdict state={w.total.verdict.state} size={13} />{:else}<span class="quiet"
                   >its doubt is known once TDC is found</span
@@ -55,14 +54,14 @@
           >
         {/if}
         <tr
-          ><td>Wanted</td><td class="n">{w.targetBtdc === null ? '' : formatTiming(w.targetBtdc, 2)}</td><td
+          ><td>Wanted</td><td class="n">{w.targetBtdc === null ? '' : `${w.targetBtdc.toFixed(2)}°`}</td><td
             class="quiet">{source('pumpBtdc')}</td
           ></tr
         >
       </tbody>
     </table>
     {#if w.crankSetBtdc !== null}<p class="note">
-        With this pump the crank must stand {formatTiming(w.crankSetBtdc, 2)} when the gear is pressed on.
+        With this pump the crank must stand {w.crankSetBtdc.toFixed(2)}° before TDC when the gear is pressed on.
       </p>{/if}
   </div>
 </div>

@@ -8,6 +8,7 @@
   import Doubt from '../Doubt.svelte';
   import Readings from '../Readings.svelte';
   import type { SurfaceProps } from '../props.ts';
+  import Falling from './Falling.svelte';
   import LiftCurve from './LiftCurve.svelte';
 
   let { session, stepId, line, prefs, onamend }: SurfaceProps = $props();
@@ -22,6 +23,10 @@
       ? null
       : { advance: advance / ratio, retard: retard / ratio };
   });
+  function next(slot: string) {
+    line.prefer = slot;
+    document.getElementById('reading')?.focus();
+  }
   const dial = $derived(session.gaugesOf('dial').find((g) => g.perRevMm !== null));
   const limits = $derived({
     min: numberOf(engine, 'pumpMinBtdc') ?? null,
@@ -45,13 +50,12 @@
     text={(mm) => len(mm, 2)}
   />
   <div>
-    <Readings {session} {stepId} {line} {prefs} {onamend} />
+    <Falling work={w} {session} {prefs} {onamend} onnext={() => next('falling')} />
+    <Readings {session} {stepId} {line} {prefs} {onamend} without={['falling']} />
     {#if tooShort}<p class="note" role="alert">
         The dial has no travel left above: mount it anew before the crank comes forward.
       </p>{/if}
     <dl class="pairs" data-testid="lift-timing">
-      {#if w.base}<dt>At rest on its base circle</dt>
-        <dd>since reading {w.base.index + 1}, {len(w.base.zeroMm, 2)}</dd>{/if}
       {#if w.zero && w.zero.n > 1}<dt>Zero came back within</dt>
         <dd>{len(w.zero.spreadMm, 3)}</dd>{/if}
       {#if w.lift}<dt>Lift</dt>
