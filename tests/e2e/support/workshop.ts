@@ -32,7 +32,8 @@ const HANDS: Record<string, number> = {
   micrometer: 0.003,
   blade: 0.003,
   depth: 0.005,
-  tacho: 2
+  tacho: 2,
+  torque: 0.2
 };
 
 /** Sets a workshop up behind the interface, for tests that are about something else than setting up. */
@@ -42,7 +43,7 @@ export async function workshop(
   more: {
     sheet?: string;
     values?: Record<string, string>;
-    gauges?: [id: string, kind: string, resolution: number, accuracy: number][];
+    gauges?: [id: string, kind: string, resolution: number, accuracy: number, perRevMm?: number][];
     springs?: { id: string; rateNPerMm: number; preloadN: number; uPreload?: number; count: number }[];
     stops?: { id: string; deg: number }[];
     parts?: { id: string; kind?: string; thicknessMm: number; uMm: number; count: number }[];
@@ -62,11 +63,11 @@ export async function workshop(
     const tray = [...usual.filter(([, kind]) => !own.some(([, k]) => k === kind)), ...own];
     // a tray of its own: among several gauges of a kind a job asks which it is
     await c.query('DELETE FROM gauge WHERE NOT id = ANY($1)', [tray.map(([id]) => id)]);
-    for (const [id, kind, resolution, accuracy] of tray)
+    for (const [id, kind, resolution, accuracy, perRevMm] of tray)
       await c.query(
-        'INSERT INTO gauge (id, name, kind, resolution, accuracy, scatter, scatter_dof) VALUES ($1, $2, $3, $4, $5, $6, 20) ON CONFLICT DO NOTHING',
+        'INSERT INTO gauge (id, name, kind, resolution, accuracy, scatter, scatter_dof, per_rev_mm) VALUES ($1, $2, $3, $4, $5, $6, 20, $7) ON CONFLICT DO NOTHING',
         // a name that no test gives by hand
-        [id, `${id} of the bench`, kind, resolution, accuracy, HANDS[kind!] ?? 0]
+        [id, `${id} of the bench`, kind, resolution, accuracy, HANDS[kind!] ?? 0, perRevMm ?? null]
       );
     const engineId = `engine-${randomUUID().slice(0, 8)}`;
     await c.query('INSERT INTO engine (id, name) VALUES ($1, $1)', [engineId]);

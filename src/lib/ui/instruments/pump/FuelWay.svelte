@@ -25,7 +25,7 @@
     : 'none'} of {n}"
 >
   <path d="M14 60H74V130H14Z" class="body" /><path d="M14 84H74V130H14Z" class="fuel" />
-  <text x="44" y="150" class="label" text-anchor="middle">tank</text>
+  {#if !small}<text x="44" y="150" class="label" text-anchor="middle">tank</text>{/if}
   <path d="M74 110H104" class="pipe" class:full={true} />
   <path d="M104 86H206V134H104Z" class="body" />{#if screws > 0}<path
       d="M106 100H{screws > 1 ? 204 : 154}V132H106Z"
@@ -36,7 +36,7 @@
   {#each low as s, k (s.label)}
     <path d="M{s.x} {k === 2 ? 74 : 86}v-12" class="line" />
     <circle cx={s.x} cy={k === 2 ? 58 : 70} r="6" class="screw" class:clear={screws > k} />
-    <text x={s.x} y={k === 2 ? 44 : 56} class="label" text-anchor="middle">{k + 1} {s.label}</text>
+    {#if !small}<text x={s.x} y={k === 2 ? 44 : 56} class="label" text-anchor="middle">{k + 1} {s.label}</text>{/if}
   {/each}
   {#each way.lines as l, k (l.cylinder)}
     <path d="M{318} {84 + (k * 50) / Math.max(1, n - 1)}H{lineX(k)}V164" class="pipe" class:full={l.solid} />
