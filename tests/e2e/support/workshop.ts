@@ -33,7 +33,9 @@ const HANDS: Record<string, number> = {
   blade: 0.003,
   depth: 0.005,
   tacho: 2,
-  torque: 0.2
+  torque: 0.2,
+  // the degree head of a test bench
+  'bench-head': 0.02
 };
 
 /** Sets a workshop up behind the interface, for tests that are about something else than setting up. */
@@ -67,7 +69,7 @@ export async function workshop(
       await c.query(
         'INSERT INTO gauge (id, name, kind, resolution, accuracy, scatter, scatter_dof, per_rev_mm) VALUES ($1, $2, $3, $4, $5, $6, 20, $7) ON CONFLICT DO NOTHING',
         // a name that no test gives by hand
-        [id, `${id} of the bench`, kind, resolution, accuracy, HANDS[kind!] ?? 0, perRevMm ?? null]
+        [id, `${id} of the bench`, kind, resolution, accuracy, HANDS[id!] ?? HANDS[kind!] ?? 0, perRevMm ?? null]
       );
     const engineId = `engine-${randomUUID().slice(0, 8)}`;
     await c.query('INSERT INTO engine (id, name) VALUES ($1, $1)', [engineId]);

@@ -37,7 +37,7 @@ export function pumpChart(i: z.infer<typeof pumpChartInput>): Result<FromChart> 
   const [least, most] = [Math.min(...of(asked)), Math.max(...of(asked))];
   const value = i[asked]!;
   if (value < least - EPS || value > most + EPS)
-    return fail('outside-chart', asked, { what: asked === 'btdc' ? `${value}° before TDC` : `A lift of ${value} mm` });
+    return fail('outside-chart', asked, { what: asked === 'btdc' ? `${value}° before TDC` : `A lift of ${Number(value.toFixed(3))} mm` });
   const btdc = i.btdc ?? curve.inverse(value);
   const { y, slope } = curve.at(btdc);
   return ok({ btdc, liftMm: y, slopeMmPerDeg: slope, kind: chart.kind ?? null });

@@ -1,5 +1,6 @@
 import { referenceOf } from '../../job/reference.ts';
-import type { Domain } from '../../job/domain.ts';
+import type { Aim, Domain } from '../../job/domain.ts';
+import { slotOf, type Step } from '../../job/run-sheet.ts';
 import { domain as crank } from '../crank/domain.ts';
 import { gearWork } from './gear-slot.ts';
 import { ledgerWork } from './ledger-work.ts';
@@ -23,7 +24,7 @@ import {
   torqueHeadline,
   torqueOpen
 } from './words.ts';
-import type { PumpContext, PumpWorks } from './works.ts';
+import type { PumpContext, PumpState, PumpWorks } from './works.ts';
 import type { CrankWorks } from '../crank/works.ts';
 
 /** Injection pumps on an engine: by plunger lift and chart, or locked with their gear pressed on a taper. */
@@ -59,7 +60,7 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
   },
   surfaces: {
     'lift-chart': { headline: chartHeadline, open: chartOpen },
-    lift: { headline: liftHeadline, open: liftOpen },
+    lift: { headline: liftHeadline, open: liftOpen, aim: liftAim },
     'gear-slot': { headline: gearHeadline, open: gearOpen },
     'gear-torque': { headline: torqueHeadline, open: torqueOpen },
     ledger: { headline: ledgerHeadline, open: ledgerOpen },
@@ -97,3 +98,13 @@ const lastTimed = (c: PumpContext) =>
     .filter((s) => s.surface === 'lift' && s.role !== 'lift-proof')
     .map((s) => c.works.lifts[s.id]!)
     .findLast((w) => w.timing) ?? null;
+
+/** Backed until it rests, zeroed and let fall once more, forward to the lift, and then the crank is read. */
+function liftAim(state: PumpState, step: Step, prefer?: string): Aim | null {
+  const w = state.work.lifts[step.id]!;
+  const next = !w.base ? 'falling' : (w.zero?.n ?? 0) < ZEROS ? 'zero-again' : w.lift && !w.stands ? 'stands' : 'lift';
+  const slot = slotOf(step, prefer ?? next);
+  return slot ? { slot, as: prefer ?? next, n: null } : null;
+}
+/** Readings of the zero that show whether it comes back. */
+const ZEROS = 2;
