@@ -5,6 +5,8 @@ import { cycleState } from '../src/core/calculations/cycle/cycle-state.ts';
 import { slider, dropMm } from '../src/core/calculations/piston/slider.ts';
 import { tdcFit } from '../src/core/calculations/tdc/tdc-fit.ts';
 import { driveIndex } from '../src/core/calculations/drive/drive-index.ts';
+import { pumpChart } from '../src/core/calculations/pump/pump-chart.ts';
+import { dialHands, liftAlong } from '../src/lib/ui/instruments/pump/pump-geometry.ts';
 import { stackPick } from '../src/core/calculations/stack/stack-pick.ts';
 import { curveFit } from '../src/core/calculations/curve/curve-fit.ts';
 import { curveMatch } from '../src/core/calculations/curve/curve-match.ts';
@@ -121,3 +123,14 @@ const points = Array.from({ length: 200 }, (_, k) => ({
   deg: Math.min(30, Math.max(9, 9 + 0.012 * (600 + 18 * k - 1300))) + ((k * 7919) % 13) * 0.03
 }));
 measure('curve.fit of 200 points', 'under 100 ms', () => curveFit({ points, maxRamps: 2 }), 1);
+
+const chart = Array.from({ length: 200 }, (_, k) => ({ btdc: 5 + 0.1 * k, liftMm: 0.5 + 0.012 * k + 0.00004 * k * k }));
+let lifted = 0;
+measure('pump.chart of 200 points, from a lift', 'under 0.1 ms', () =>
+  pumpChart({ chart: { pumpCode: 'K 1', points: chart }, pumpCode: 'K 1', liftMm: 0.6 + 0.01 * (lifted++ % 300) })
+);
+const rising = [14, 16, 18, 20, 22, 24].map((btdc, k) => ({ btdc, liftMm: 1.62 + 0.4 * k }));
+let turned = 0;
+measure('a move of the pump drawing: lift and hands of the dial', 'within a frame', () =>
+  dialHands(liftAlong(rising, (turned++ % 300) / 10 - 14).mm, 1)
+);

@@ -11,13 +11,18 @@ export interface Pchip {
  * @param x ascending, three or more
  * @param y as many
  */
-export function pchip(x: readonly number[], y: readonly number[]): Pchip {
+export function pchip(x: ArrayLike<number>, y: ArrayLike<number>): Pchip {
   const n = x.length;
-  const h = Array.from({ length: n - 1 }, (_, k) => x[k + 1]! - x[k]!);
-  const delta = h.map((w, k) => (y[k + 1]! - y[k]!) / w);
+  const h = new Float64Array(n - 1);
+  const delta = new Float64Array(n - 1);
+  for (let k = 0; k < n - 1; k++) {
+    h[k] = x[k + 1]! - x[k]!;
+    delta[k] = (y[k + 1]! - y[k]!) / h[k]!;
+  }
   const d = new Float64Array(n);
   for (let k = 1; k < n - 1; k++) {
-    const [a, b] = [delta[k - 1]!, delta[k]!];
+    const a = delta[k - 1]!;
+    const b = delta[k]!;
     if (a * b <= 0) continue;
     const w1 = 2 * h[k]! + h[k - 1]!;
     const w2 = h[k]! + 2 * h[k - 1]!;
@@ -61,8 +66,9 @@ export function pchip(x: readonly number[], y: readonly number[]): Pchip {
       if (off > 0 === rising) high = at;
       else low = at;
       const next = at - off / here.slope;
+      if (Math.abs(next - at) <= 1e-14 * Math.max(1, Math.abs(at))) return at;
       const step = next > low && next < high ? next : (low + high) / 2;
-      if (Math.abs(step - at) <= 1e-14 * Math.max(1, Math.abs(at))) return step;
+      if (step === at) return at;
       at = step;
     }
     return at;

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { settledFigures } from '$core/job/index.ts';
 import { jobCard } from '$core/job/card.ts';
+import { liftWork } from '$core/domains/pump/lift-work.ts';
+import { chances } from '../../../study/chances.ts';
 import { gearText } from '$core/domains/pump/words.ts';
 import { whichToBelieve, type ProofWork } from '$core/domains/pump/proof-work.ts';
 import lift from '../../scenarios/plunger-lift.json' with { type: 'json' };
@@ -87,6 +89,45 @@ describe('a pump timed by plunger lift', () => {
     const slope = cases(lift, 'pump.chart')[1]!.slopeMmPerDeg!;
     const fixed = parts.find((p) => p.name.includes('own'))!.u;
     expect(fixed).toBeCloseTo(0.02 / Math.sqrt(3) / slope, 4);
+  });
+  it('claims a ± that holds the truth: simulated hands, a dial and a wheel with errors of their own', () => {
+    const c = chances(4711);
+    const dial = { ...TURNING, accuracy: 0.02, scatter: 0.006, scatterDof: 20 };
+    const base = found({ pumpMinBtdc: '10', pumpMaxBtdc: '24' });
+    const engine = base.engine;
+    const chart = base.state.work.liftChart;
+    let held = 0;
+    const trials = 600;
+    for (let k = 0; k < trials; k++) {
+      // the pump truly stands at 19: what differs is the hand, the step and the dial's own error
+      const own = c.within(dial.accuracy);
+      const reading = (slot: string, value: number, n: number) => ({
+        step: 'lift',
+        slot,
+        value: c.step(value + own * (slot === 'lift' ? 1 : 0) + c.normal(dial.scatter), dial.resolution),
+        resolution: 0.01,
+        gauge: dial,
+        seq: n
+      });
+      const readings = [
+        reading('zero-again', 0, 1),
+        reading('zero-again', 0, 2),
+        reading('lift', 2.5099, 3),
+        { step: 'lift', slot: 'stands', value: 339, resolution: 0.1, gauge: FINE_WHEEL, seq: 4 }
+      ];
+      const uCrank = 0.1;
+      const place = {
+        crankDeg: 720 - 19 + c.normal(uCrank),
+        uDeg: uCrank,
+        strokeKnown: true,
+        lastMove: 'forward',
+        from: 'wheel'
+      };
+      const w = liftWork(engine, { readings } as never, 'lift', chart, () => place as never);
+      if (Math.abs(w.timing!.btdc - 19) <= 2 * w.timing!.uDeg) held++;
+    }
+    expect(held / trials).toBeGreaterThan(0.92);
+    expect(held / trials).toBeLessThan(0.995);
   });
   it('moves with the crank by degree for degree, and asks for TDC where the chart is of that kind', () => {
     const early = cycle(lifted(), 'lift', typed('crank backed'), '2r 0.51', '338.0');

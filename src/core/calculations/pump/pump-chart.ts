@@ -31,13 +31,19 @@ export function pumpChart(i: z.infer<typeof pumpChartInput>): Result<FromChart> 
     (p, k) => k === 0 || (p.btdc > points[k - 1]!.btdc && Math.sign(p.liftMm - points[k - 1]!.liftMm) === way)
   );
   if (way === 0 || !monotone) return fail('chart-order', 'chart.points', {});
-  const of = (name: 'btdc' | 'liftMm') => points.map((p) => p[name]);
-  const curve = pchip(of('btdc'), of('liftMm'));
+  const curve = pchip(
+    points.map((p) => p.btdc),
+    points.map((p) => p.liftMm)
+  );
   const asked = i.btdc === undefined ? 'liftMm' : 'btdc';
-  const [least, most] = [Math.min(...of(asked)), Math.max(...of(asked))];
+  // one way all along, so its ends are its least and its most
+  const [a, b] = [points[0]![asked], points[points.length - 1]![asked]];
+  const [least, most] = [Math.min(a, b), Math.max(a, b)];
   const value = i[asked]!;
   if (value < least - EPS || value > most + EPS)
-    return fail('outside-chart', asked, { what: asked === 'btdc' ? `${value}° before TDC` : `A lift of ${Number(value.toFixed(3))} mm` });
+    return fail('outside-chart', asked, {
+      what: asked === 'btdc' ? `${value}° before TDC` : `A lift of ${Number(value.toFixed(3))} mm`
+    });
   const btdc = i.btdc ?? curve.inverse(value);
   const { y, slope } = curve.at(btdc);
   return ok({ btdc, liftMm: y, slopeMmPerDeg: slope, kind: chart.kind ?? null });

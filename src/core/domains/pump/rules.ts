@@ -33,6 +33,20 @@ export const rules: Rule<PumpVocabulary['flag']>[] = [
     loses: ['pump-timing-verified', 'taper-prelim', 'crank-at-reference', 'slack-taken-up']
   },
   {
+    id: 'lock-slack',
+    on: ['pump-locked'],
+    off: [],
+    where: [{ chosen: 'lock-fit', is: 'moves' }],
+    bar: 'Lock lets the shaft move: set nothing by it',
+    never: 'Press the gear on by a lock that lets the shaft move.',
+    because: 'A slack lock gives angle away, and nobody knows how much.',
+    first: 'a lock that fits closely, and a shaft that does not move by hand',
+    ifItHappened: 'Loosen the gear, fit a close lock at the pump\u2019s own position, set it anew.',
+    harm: 'result',
+    forbids: ['fits-gear'],
+    loses: ['taper-prelim', 'pump-timing-verified']
+  },
+  {
     id: 'IL.49',
     on: ['pump-locked'],
     off: ['taper-prelim'],

@@ -247,7 +247,17 @@ export const lockPump = (u: Use): Step =>
       ifSkipped: 'The pump\u2019s place is not known.',
       tools: ['locking tool', 'tag'],
       minutes: 4,
-      sets: ['pump-locked']
+      sets: ['pump-locked'],
+      choices: [
+        {
+          id: 'lock-fit',
+          question: 'With the lock in, the shaft by hand',
+          options: [
+            { id: 'still', label: 'does not move' },
+            { id: 'moves', label: 'moves' }
+          ]
+        }
+      ]
     },
     u
   );

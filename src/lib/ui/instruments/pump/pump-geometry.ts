@@ -1,4 +1,4 @@
-import { rad } from '$core/numerics/angles.ts';
+import { rad } from '../../../../core/numerics/angles.ts';
 
 /** A point of the chart: the timing it speaks of, and the lift. */
 export interface ChartPoint {
