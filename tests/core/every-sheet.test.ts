@@ -6,6 +6,7 @@ import { runSheets, stateOf } from '$core/sheets/index.ts';
 import type { Step } from '$core/job/run-sheet.ts';
 import type { GaugeRef } from '$core/job/index.ts';
 import { TACHO } from '../support/curve-jobs.ts';
+import { FLYWHEEL, MAGNETO } from '../support/magneto-jobs.ts';
 import { PUMP } from '../support/pump-jobs.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 
@@ -50,7 +51,11 @@ const FULL: Record<string, string> = {
   springBPreload: '0.4',
   extensionMmPerDeg: '0.11',
   lobeToleranceDeg: '0.5',
-  ...PUMP
+  ...PUMP,
+  ...MAGNETO,
+  ...FLYWHEEL,
+  bushPlayMaxMm: '0.2',
+  topFloatMaxMm: '0.5'
 };
 
 /** Readings that a careful hand would take at a step, by slot. */
@@ -104,7 +109,51 @@ const READ: Record<string, string[]> = {
   'screw-clear': ['1', '2', '3'],
   'line-solid': ['1', '2', '3', '4'],
   'idle-diesel': ['650'],
-  leaks: ['0']
+  leaks: ['0'],
+  'drive-stands': ['90'],
+  snap: ['6a', '6a'],
+  'flange-torque': ['16'],
+  'snap-after': ['6a', '6a'],
+  'run-rpm': ['900'],
+  'run-spark': ['24b'],
+  'stop-again': ['22b'],
+  'idle-timing': ['4b'],
+  'idle-two': ['650'],
+  'float-bench': ['0.30'],
+  'top-float': ['0.10'],
+  'bush-play': ['0.04'],
+  'teeth-counted': ['11']
+};
+/** figures that are read one after the other, by the first of the two */
+const PAIRS: Record<string, [first: string, second: string, rows: [string, string][]]> = {
+  'mark-of': [
+    'mark-of',
+    'mark-at',
+    [
+      ['1', '336'],
+      ['2', '66'],
+      ['4', '156'],
+      ['3', '246']
+    ]
+  ],
+  'strobe-on': [
+    'strobe-on',
+    'number-seen',
+    [
+      ['1', '1'],
+      ['2', '2'],
+      ['3', '3'],
+      ['4', '4']
+    ]
+  ],
+  'stop-turns': [
+    'stop-turns',
+    'stop-spark',
+    [
+      ['0', '19.5b'],
+      ['2', '22b']
+    ]
+  ]
 };
 /** the same at one step alone: a shaft a tooth out, which no tower cures */
 const READ_AT: Record<string, Record<string, string[]>> = {
@@ -128,7 +177,7 @@ const CHOOSE: Record<string, string> = {
   'smoke-load': 'clear'
 };
 /** what the workshop of these tests has no gauge for otherwise */
-const BY_GAUGE: Record<string, GaugeRef> = { 'idle-diesel': TACHO };
+const BY_GAUGE: Record<string, GaugeRef> = { 'idle-diesel': TACHO, 'idle-two': TACHO };
 // along the middle of the limits
 const curve = [
   [650, 9],
@@ -175,6 +224,11 @@ function read(job: PlayedJob, step: Step): void {
     }
     return;
   }
+  for (const [first, second, rows] of step.slots.flatMap((s) => (PAIRS[s.slot] ? [PAIRS[s.slot]!] : [])))
+    for (const [a, b] of rows) {
+      job.read(step.id, first, a);
+      job.read(step.id, second, b);
+    }
   if (step.takes.includes('packing')) job.take(step.id, 'packing', ['PK-12', 0.117, 0.004]);
   if (step.takes.includes('spring')) {
     const spring = {
@@ -203,11 +257,12 @@ function read(job: PlayedJob, step: Step): void {
 }
 
 describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
+  const VALUES = id === 'two-stroke' ? { ...FULL, cycle: 'two-stroke' } : FULL;
   it.each([
     ['yes', true],
     ['no', false]
   ])('is worked to its end with everything answered %s', (_, yes) => {
-    const job = new PlayedJob(engineWith({ ...FULL, vacuumUnit: yes ? 'fitted' : 'none' }), id);
+    const job = new PlayedJob(engineWith({ ...VALUES, vacuumUnit: yes ? 'fitted' : 'none' }), id);
     for (const step of sheet.steps) {
       expect(job.current, `before ${step.id}`).toBe(
         // a step that a question has just made unneeded is passed over
@@ -225,7 +280,7 @@ describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
   });
 
   const played = () => {
-    const job = new PlayedJob(engineWith(FULL), id);
+    const job = new PlayedJob(engineWith(VALUES), id);
     for (const step of sheet.steps) doStep(job, step, true);
     return job;
   };
@@ -272,7 +327,7 @@ describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
   });
 
   it('has a sentence, a next figure and a card at every step, also with nothing read and nothing on the data sheet', () => {
-    for (const values of [FULL, {}]) {
+    for (const values of [VALUES, {}]) {
       const job = new PlayedJob(engineWith(values), id);
       for (const v of job.state.steps) {
         expect(words.headline(job.state, job.engine, v, len).length).toBeGreaterThan(5);
@@ -292,7 +347,7 @@ describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
   });
 
   it('never lets a reason overrule what can hurt someone or break something', () => {
-    const job = new PlayedJob(engineWith(FULL), id);
+    const job = new PlayedJob(engineWith(VALUES), id);
     for (const s of sheet.steps)
       for (const f of [...s.needs, ...s.mustBeOff].filter((f) => sheet.words.flags[f]!.hard))
         expect(job.tryTo({ kind: 'override', step: s.id, flags: [f], reason: 'in a hurry' }).ok).toBe(false);

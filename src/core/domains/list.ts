@@ -20,7 +20,10 @@ export const trades = {
   curves: { domain: () => import('./curves/domain.ts'), manifest: () => import('./curves/manifest.ts') },
   pump: { domain: () => import('./pump/domain.ts'), manifest: () => import('./pump/manifest.ts') },
   elements: { domain: () => import('./elements/domain.ts'), manifest: () => import('./elements/manifest.ts') },
-  bleeding: { domain: () => import('./bleeding/domain.ts'), manifest: () => import('./bleeding/manifest.ts') }
+  bleeding: { domain: () => import('./bleeding/domain.ts'), manifest: () => import('./bleeding/manifest.ts') },
+  magneto: { domain: () => import('./magneto/domain.ts'), manifest: () => import('./magneto/manifest.ts') },
+  flywheel: { domain: () => import('./flywheel/domain.ts'), manifest: () => import('./flywheel/manifest.ts') },
+  received: { domain: () => import('./received/domain.ts'), manifest: () => import('./received/manifest.ts') }
 } satisfies Record<string, Trade>;
 
 export interface Trade {

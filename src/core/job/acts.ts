@@ -48,7 +48,10 @@ export const acts = [
   'removes-lock',
   'releases-pump',
   'skin-near-line',
-  'sets-idle'
+  'sets-idle',
+  'bolts-magneto',
+  'draws-flange',
+  'sets-stop'
 ] as const;
 export type Act = (typeof acts)[number];
 

@@ -15,6 +15,7 @@ const REACH: Record<Quantity, number> = {
   mass: 100_000,
   temperature: 2000,
   count: 10_000,
+  turns: 1000,
   pitch: 100
 };
 

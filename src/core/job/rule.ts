@@ -30,4 +30,8 @@ export interface Rule<Flag extends string = string> {
 }
 
 /** A condition beside the states: an answer given on the job, or a value of the data sheet until it is answered. */
-export type Where = { fact: string; is: boolean } | { chosen: string; is: string; field?: string };
+export type Where =
+  | { fact: string; is: boolean }
+  | { chosen: string; is: string; field?: string }
+  /** it belongs unless this is so: also where nobody has said */
+  | { chosen: string; not: string; field?: string };

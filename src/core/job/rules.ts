@@ -67,11 +67,11 @@ export const raised = (
       !rule.worked &&
       rule.on.every((f) => on.has(f)) &&
       rule.off.every((f) => !on.has(f)) &&
-      (rule.where ?? []).every((w) =>
-        'fact' in w
-          ? r.facts.get(w.fact) === w.is
-          : (r.chosen.get(w.chosen) ?? (w.field ? engine.values[w.field]?.value : undefined)) === w.is
-      )
+      (rule.where ?? []).every((w) => {
+        if ('fact' in w) return r.facts.get(w.fact) === w.is;
+        const said = r.chosen.get(w.chosen) ?? (w.field ? engine.values[w.field]?.value : undefined);
+        return 'not' in w ? said !== w.not : said === w.is;
+      })
   );
 
 /** The rule of a sheet by its id. */

@@ -12,6 +12,7 @@ import { dataSheetFields } from './data-sheet.ts';
 import { fitDifferent } from './fit-different.ts';
 import { fitFromScratch } from './fit-from-scratch.ts';
 import { lockedOffset } from './locked-offset.ts';
+import { magneto } from './magneto.ts';
 import { openCase } from './open-case.ts';
 import { pedestal } from './pedestal.ts';
 import { plungerLift } from './plunger-lift.ts';
@@ -23,6 +24,8 @@ import { rotaryLock } from './rotary-lock.ts';
 import { shaftInPlace } from './shaft-in-place.ts';
 import { staticTiming } from './static-timing.ts';
 import { strobeTiming } from './strobe-timing.ts';
+import { teardown } from './teardown.ts';
+import { twoStroke } from './two-stroke.ts';
 import { verifyMarks } from './verify-marks.ts';
 
 const plans = [
@@ -36,12 +39,15 @@ const plans = [
   staticTiming,
   strobeTiming,
   recurve,
+  teardown,
   benchCheck,
   plungerLift,
   lockedOffset,
   rotaryLock,
   pumpBench,
   bleeding,
+  magneto,
+  twoStroke,
   verifyMarks
 ];
 

@@ -10,6 +10,8 @@ export const unitsOf = {
   mass: ['g'],
   temperature: ['C', 'F'],
   count: ['count'],
+  /** of a screw */
+  turns: ['turn'],
   /** of gear teeth: the module in mm, or teeth per inch of pitch diameter */
   pitch: ['module', 'DP']
 } as const;
@@ -33,6 +35,7 @@ export const unitSize: Record<Unit, number> = {
   C: 1,
   F: 5 / 9,
   count: 1,
+  turn: 1,
   module: 1,
   DP: 25.4
 };
@@ -53,6 +56,7 @@ export const unitSign: Record<Unit, string> = {
   C: ' °C',
   F: ' °F',
   count: '',
+  turn: ' turns',
   module: ' module',
   DP: ' DP'
 };

@@ -94,14 +94,15 @@ describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
       for (const f of [...rule.on, ...rule.loses]) log.log.push(event(log, { kind: 'say', flag: f, on: true }));
       for (const f of rule.off) log.log.push(event(log, { kind: 'say', flag: f, on: false }));
       for (const w of rule.where ?? [])
-        log.log.push(
-          event(
-            log,
-            'fact' in w
-              ? { kind: 'fact', fact: w.fact, value: w.is }
-              : { kind: 'choose', school: w.chosen, option: w.is }
-          )
-        );
+        if (!('not' in w))
+          log.log.push(
+            event(
+              log,
+              'fact' in w
+                ? { kind: 'fact', fact: w.fact, value: w.is }
+                : { kind: 'choose', school: w.chosen, option: w.is }
+            )
+          );
       expect(log.state.raised.map((r) => r.id)).toContain(rule.id);
       log.say({ kind: 'happened', rule: rule.id });
       for (const f of rule.loses) expect([rule.id, f, log.state.flags.has(f)]).toEqual([rule.id, f, false]);

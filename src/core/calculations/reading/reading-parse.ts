@@ -50,6 +50,8 @@ const UNIT_WORDS: Record<string, Unit> = {
   f: 'F',
   '°f': 'F',
   count: 'count',
+  turn: 'turn',
+  turns: 'turn',
   module: 'module',
   mod: 'module',
   dp: 'DP'
@@ -66,6 +68,7 @@ const EXPECTED: Record<Quantity, string> = {
   mass: 'a mass such as 12 g',
   temperature: 'a temperature such as 90C',
   count: 'a whole number',
+  turns: 'turns of the screw, as 1.5 or 1 1/2',
   pitch: 'a pitch such as 2.5 module or 10 DP'
 };
 

@@ -136,6 +136,8 @@ export const rules: Rule<EngineVocabulary['flag']>[] = [
     id: 'IL.44',
     on: ['engine-running'],
     off: ['oil-pressure-up'],
+    // a two-stroke is oiled by its fuel
+    where: [{ chosen: 'cycle', not: 'two-stroke', field: 'cycle' }],
     bar: 'No oil pressure: do not run on',
     never: 'Keep the engine running without oil pressure.',
     because: 'The pump is not driven, or it is empty.',

@@ -2,6 +2,12 @@ import type { FlagWords } from '../../job/run-sheet.ts';
 
 /** States of the job, as the bench says them; a danger must be off before anything turns by power. */
 export const flags = {
+  'gasket-changed': {
+    on: 'another gasket than the one measured with',
+    off: 'gasket as it was measured with',
+    danger: true,
+    sayable: true
+  },
   'bottoming-ok': {
     on: 'does not bottom',
     off: 'bottoming not checked',

@@ -31,6 +31,19 @@ export const rules: (Rule<StackVocabulary['flag']> | Rule)[] = [
     loses: ['float-verified', 'gasket-fitted']
   },
   {
+    id: 'IL.36',
+    on: ['gasket-changed'],
+    off: [],
+    bar: 'Another gasket: the depth is another one',
+    never: 'Keep depth or bottoming as proved after the gasket was changed.',
+    because: 'Its thickness sets how deep the drive stands.',
+    first: 'depth and bottoming measured again with the gasket that goes in',
+    ifItHappened: 'Measure engagement and bottoming again before the clamp is final.',
+    harm: 'machine',
+    forbids: ['clamps-final', 'starts'],
+    loses: ['bottoming-ok', 'engagement-ok']
+  },
+  {
     id: 'IL.40',
     on: [],
     off: ['bottoming-ok'],

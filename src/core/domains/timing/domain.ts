@@ -7,7 +7,7 @@ import { clampHeadline, clampOpen } from './clamp-work.ts';
 import { dwellDoubt } from './doubts.ts';
 import { settled } from './figures.ts';
 import { gapWork } from './gap-work.ts';
-import { IDLE_ABOVE_ONSET, STROKE_NOT_PROVED } from './rules.ts';
+import { IDLE_ABOVE_ONSET, ROOM_NOT_JUDGED, STROKE_NOT_PROVED } from './rules.ts';
 import { timings } from './timing-work.ts';
 import { choiceOf, holds, type TimingVocabulary } from './vocabulary.ts';
 import { biasHeadline, gapHeadline, housingTurns, timingHeadline, timingOpen } from './words.ts';
@@ -60,7 +60,11 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
     })
   },
   figures: (state) => state.steps.flatMap((v) => timingFigure(state, v)),
-  interlocks: (c) => [...(strokeOpen(c) ? [STROKE_NOT_PROVED] : []), ...(idleAboveOnset(c) ? [IDLE_ABOVE_ONSET] : [])],
+  interlocks: (c) => [
+    ...(strokeOpen(c) ? [STROKE_NOT_PROVED] : []),
+    ...(idleAboveOnset(c) ? [IDLE_ABOVE_ONSET] : []),
+    ...(roomOpen(c) ? [ROOM_NOT_JUDGED] : [])
+  ],
   doubts: { dwell: dwellDoubt },
   card: (state, len) => {
     const before = againstBefore(state);
@@ -85,6 +89,16 @@ function timingFigure(state: TimingState, { step }: StepView) {
     })
   ];
 }
+
+/** A step of this job turns the housing both ways, and it was not done. */
+const roomOpen = (c: TimingContext): boolean =>
+  !holds(c.r, 'housing-room-ok') &&
+  c.sheet.steps.some(
+    (s) =>
+      s.sets.includes('housing-room-ok') &&
+      (!s.onlyIf || c.r.facts.get(s.onlyIf.fact) === (s.onlyIf.when ?? true)) &&
+      (s.onlyIf?.within === undefined || c.r.facts.get(s.onlyIf.within) !== false)
+  );
 
 /** The mark is judged, but which of its two TDCs fires is not known, and nothing was set by it yet. */
 const strokeOpen = (c: TimingContext): boolean =>

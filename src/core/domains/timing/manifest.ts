@@ -3,6 +3,7 @@ import type { Manifest } from '../../job/manifest.ts';
 import { fields } from './fields.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
+import { rules } from './rules.ts';
 import { schools } from './schools.ts';
 import { slots } from './slots.ts';
 import { numberOf, surfaces } from './vocabulary.ts';
@@ -16,7 +17,7 @@ export const manifest = {
   slots,
   surfaces,
   figures,
-  rules: [],
+  rules,
   limits: [
     ['contactGapMinMm', 'contactGapMaxMm', 'contact gap'],
     ['dwellMinDeg', 'dwellMaxDeg', 'dwell']

@@ -33,6 +33,22 @@ export const IDLE_ABOVE_ONSET: Rule<TimingVocabulary['flag']> = {
   loses: ['base-timing-set']
 };
 
+/** A distributor or its drive was newly fitted, and nobody has turned the housing both ways. */
+export const ROOM_NOT_JUDGED: Rule<TimingVocabulary['flag']> = {
+  id: 'IL.47',
+  worked: true,
+  on: [],
+  off: [],
+  bar: 'Room to turn not judged: do not close the job',
+  never: 'Close the job before there is room to turn the housing both ways.',
+  because: 'The timing could not be set later.',
+  first: 'room to turn the housing both ways',
+  ifItHappened: 'Change tooth or tower now.',
+  harm: 'result',
+  forbids: ['closes-log'],
+  loses: []
+};
+
 export const rules: Rule<TimingVocabulary['flag']>[] = [
   STROKE_NOT_PROVED,
   IDLE_ABOVE_ONSET,
@@ -104,6 +120,7 @@ export const rules: Rule<TimingVocabulary['flag']>[] = [
     id: 'IL.29',
     on: [],
     off: ['trigger-verified'],
+    where: [{ chosen: 'trigger-is', not: 'contacts', field: 'triggerKind' }],
     bar: 'Firing edge not known: do not trust the pole',
     never: 'Trust the alignment of the poles before the firing edge is known.',
     because: 'Entering and leaving edge lie about a pole\u2019s width apart.',
@@ -127,18 +144,7 @@ export const rules: Rule<TimingVocabulary['flag']>[] = [
     forbids: ['indexes'],
     loses: ['housing-indexed', 'base-timing-set']
   },
-  {
-    id: 'IL.47',
-    on: [],
-    off: ['housing-room-ok'],
-    bar: 'Room to turn not judged: do not close the job',
-    never: 'Close the job before there is room to turn the housing both ways.',
-    because: 'The timing could not be set later.',
-    ifItHappened: 'Change tooth or tower now.',
-    harm: 'result',
-    forbids: ['closes-log'],
-    loses: []
-  },
+  ROOM_NOT_JUDGED,
   {
     id: 'IL.72',
     on: ['strobe-connected', 'engine-running'],

@@ -1,0 +1,9 @@
+import type { JobState } from '../../job/domain.ts';
+import type { CrankWorks } from '../crank/works.ts';
+import type { FlywheelVocabulary } from './vocabulary.ts';
+import type { FlywheelWork } from './flywheel-work.ts';
+
+export interface FlywheelWorks {
+  flywheel: FlywheelWork;
+}
+export type FlywheelState = JobState<FlywheelWorks & CrankWorks, FlywheelVocabulary['school']>;

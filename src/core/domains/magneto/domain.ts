@@ -1,0 +1,69 @@
+import type { Domain } from '../../job/domain.ts';
+import { domain as crank } from '../crank/domain.ts';
+import type { CrankWorks } from '../crank/works.ts';
+import { settled } from './figures.ts';
+import { magnetoWork } from './magneto-work.ts';
+import { KICKS } from './rules.ts';
+import type { MagnetoVocabulary } from './vocabulary.ts';
+import { couplingHeadline, couplingOpen, lagText, runHeadline, runOpen, snapHeadline, snapOpen } from './words.ts';
+import type { MagnetoState, MagnetoWorks } from './works.ts';
+
+/** A magneto with an impulse coupling: its drive, its snap, its running spark. */
+export const domain: Domain<MagnetoWorks & CrankWorks, MagnetoVocabulary['school']> = {
+  name: 'magneto',
+  needs: [crank],
+  works: { magneto: (c) => magnetoWork(c.engine, c.r) },
+  surfaces: {
+    coupling: { headline: (s) => couplingHeadline(s), open: (s) => couplingOpen(s) },
+    snap: { headline: snapHeadline, open: snapOpen },
+    'run-spark': { headline: (s) => runHeadline(s), open: (s) => runOpen(s) }
+  },
+  schools: {
+    'magneto-marks': () => ({ option: 'coupling', because: 'a mark proves nothing before its partner is seen' }),
+    'magneto-order': () => ({ option: 'cover', because: 'nothing then pushes endwise on the flange' })
+  },
+  interlocks: (c) => (c.works.magneto.lag?.kickback && c.r.chosen.get('start-by') === 'hand' ? [KICKS] : []),
+  figures: (state: MagnetoState) => {
+    const { snap, snapAfter, run, coupling } = state.work.magneto;
+    const heard = snapAfter ?? snap;
+    return [
+      ...(coupling?.tooth
+        ? [
+            settled('coupling-left', {
+              value: Math.abs(coupling.tooth.leftDeg),
+              calc: 'magneto.coupling',
+              output: coupling
+            })
+          ]
+        : []),
+      ...(heard
+        ? [
+            settled('snap', {
+              value: heard.value,
+              u: heard.u,
+              verdict: heard.verdict?.state ?? null,
+              calc: 'magneto.lag',
+              output: heard
+            })
+          ]
+        : []),
+      ...(run
+        ? [
+            settled('run-spark', {
+              value: run.value,
+              u: run.u,
+              verdict: run.verdict?.state ?? null,
+              calc: 'gauge.combine',
+              output: run
+            })
+          ]
+        : [])
+    ];
+  },
+  card: (state: MagnetoState) => {
+    const text = lagText(state);
+    return text && state.sheet.steps.some((s) => s.surface === 'snap')
+      ? [{ label: 'At starting speed', value: text }]
+      : [];
+  }
+};

@@ -1,0 +1,43 @@
+import type { SchoolWords } from '../../job/run-sheet.ts';
+
+/** Where good technicians differ: the ways, with what speaks for and against each. */
+export const schools = {
+  'magneto-marks': {
+    title: 'What the drive is set by',
+    options: [
+      {
+        id: 'coupling',
+        name: 'direction of the coupling at the reference',
+        gives: 'It depends on no mark.',
+        costs: 'It is read to half a tooth.',
+        preferWhen: 'Marks that are missing or doubted.'
+      },
+      {
+        id: 'marks',
+        name: 'marks of the gears',
+        gives: 'Fast.',
+        costs: 'A mark without its partner proves nothing, and wrong ones exist.',
+        preferWhen: 'Both partners are there and agree with the stroke.'
+      }
+    ]
+  },
+  'magneto-order': {
+    title: 'What is closed first',
+    options: [
+      {
+        id: 'cover',
+        name: 'spring-loaded cover first, magneto last',
+        gives: 'Nothing pushes endwise on the flange.',
+        costs: 'One more gasket if the cover must come off again.',
+        preferWhen: 'Any shaft that can be pushed endwise.'
+      },
+      {
+        id: 'free',
+        name: 'magneto first',
+        gives: 'Nothing that is worth it.',
+        costs: 'A broken flange where the shaft is loaded.',
+        preferWhen: 'Only a shaft that was proved to stand firm; with a loaded one it is refused.'
+      }
+    ]
+  }
+} satisfies Record<string, SchoolWords>;

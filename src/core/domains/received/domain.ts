@@ -1,0 +1,35 @@
+import type { Domain } from '../../job/domain.ts';
+import { list, lower } from '../../job/texts.ts';
+import { domain as engine } from '../engine/domain.ts';
+import { decisionsOf, type Word } from './decisions.ts';
+import type { ReceivedState, ReceivedWorks } from './works.ts';
+
+const WORDS: Record<Word, string> = { use: 'stays', remark: 'stays, with a remark', replace: 'is replaced' };
+
+/** What came in, measured before anything is taken apart, and what becomes of each part. */
+export const domain: Domain<ReceivedWorks, never> = {
+  name: 'received',
+  needs: [engine],
+  works: { decisions: (c) => decisionsOf(c.engine, c.r) },
+  surfaces: {
+    decisions: {
+      headline: (state: ReceivedState) => {
+        const bad = state.work.decisions.filter((d) => d.proposed === 'replace').map((d) => lower(d.name));
+        if (bad.length) return `The findings speak for replacing ${list(bad)}`;
+        return state.work.decisions.some((d) => d.found) ? 'Nothing found so far asks for a new part' : null;
+      },
+      open: (state: ReceivedState) => {
+        const left = state.work.decisions
+          .filter((d) => d.found !== null && d.decided === null)
+          .map((d) => lower(d.name));
+        return left.length ? `not decided: ${list(left)}` : null;
+      }
+    }
+  },
+  card: (state: ReceivedState) =>
+    state.sheet.steps.some((s) => s.surface === 'decisions')
+      ? state.work.decisions
+          .filter((d) => d.decided !== null)
+          .map((d) => ({ label: d.name, value: `${WORDS[d.decided!]}: ${d.found ?? 'nothing found'}` }))
+      : []
+};

@@ -1,0 +1,9 @@
+import { settles, type FigureWords } from '../../job/settled.ts';
+
+export const figures = {
+  'float-bench': { label: 'Float at the gear, as received', kind: 'length', trend: 'Float at the gear, as received' },
+  'top-float': { label: 'Lift of the advance platform', kind: 'length' },
+  'bush-play': { label: 'Wobble of the shaft', kind: 'length', trend: 'Wobble of the shaft' }
+} as const satisfies Record<string, FigureWords>;
+
+export const settled = settles(figures);

@@ -1,0 +1,18 @@
+import type { Manifest } from '../../job/manifest.ts';
+import { fields } from './fields.ts';
+import { figures } from './figures.ts';
+import { flags } from './flags.ts';
+import { slots } from './slots.ts';
+import { surfaces } from './vocabulary.ts';
+
+export const manifest = {
+  name: 'received',
+  fields,
+  flags,
+  hazards: {},
+  schools: {},
+  slots,
+  surfaces,
+  figures,
+  rules: []
+} satisfies Manifest;
