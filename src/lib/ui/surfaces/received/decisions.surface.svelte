@@ -1,0 +1,51 @@
+<script lang="ts">
+  import { jobsThatFollow } from '$core/domains/received/decisions.ts';
+  import type { SurfaceProps } from '../props.ts';
+
+  let { session }: SurfaceProps = $props();
+  const decisions = $derived(session.state.work.decisions);
+  const follow = $derived(jobsThatFollow(decisions));
+  const WORD = { use: 'stays', remark: 'stays, with a remark', replace: 'is replaced' } as const;
+  const JOB: Record<string, string> = {
+    regear: 'Replace the drive gear',
+    recurve: 'Recurve the advance',
+    'bench-check': 'Check the distributor on the bench'
+  };
+</script>
+
+<table data-testid="decisions">
+  <caption class="only-read">Parts, what was found, what is decided</caption>
+  <thead><tr><th>part</th><th>found</th><th>speaks for</th><th>decided</th></tr></thead>
+  <tbody>
+    {#each decisions as d (d.part)}
+      <tr
+        ><td>{d.name}</td><td class:quiet={d.found === null}>{d.found ?? 'not looked at'}</td><td
+          >{#if d.proposed}<b>{WORD[d.proposed]}</b>{/if}
+          <span class="quiet small">{d.because ?? ''}</span></td
+        ><td>{d.decided ? WORD[d.decided] : ''}</td></tr
+      >
+    {/each}
+  </tbody>
+</table>
+{#if follow.length}
+  <h2>What follows</h2>
+  <ul>
+    {#each follow as f (f.sheet)}
+      <li>
+        <a href="/jobs/new?engine={session.engine.id}&sheet={f.sheet}">{JOB[f.sheet] ?? f.sheet}</a>
+        <span class="quiet"
+          >for {f.parts.join(', ').toLowerCase()}; what was measured here stands in the engine’s history</span
+        >
+      </li>
+    {/each}
+  </ul>
+{/if}
+
+<style>
+  h2 {
+    margin: 12px 0 4px;
+  }
+  li {
+    padding: 4px 0;
+  }
+</style>
