@@ -338,6 +338,27 @@ const rotaryOn: Line[] = [
   ...done('key', 'to-start', 'probe-out', 'gear')
 ];
 
+/** The stone saw's magneto, as far as the mark. The wheel reads 0 at true TDC. */
+const sawAtMark: Line[] = [
+  ...done('intake', 'safe', 'ground', 'plugs', 'bar'),
+  { fact: 'springShaft', is: true },
+  ...done('shaft', 'wheel'),
+  ...pairs('1.92', ['345.0', '15.0'], ['345.0', '15.0'], ['345.5', '15.0']),
+  ...done('tdc', 'mark', 'probe-out'),
+  ...bothSigns,
+  ...done('stroke', 'ref'),
+  { choose: 'gear-marks', option: 'lone' },
+  ...done('marks')
+];
+
+/** The fire pump's marks, cylinder by cylinder, and the rest of its job. */
+const pumpMarked = (marks: [cylinder: string, wheel: string][]): Line[] => [
+  ...done('intake', 'safe', 'height', 'pointer', 'plugs', 'bar', 'wheel'),
+  ...pairs('2.44', ['340.0', '20.0'], ['340.0', '20.0'], ['340.5', '20.0']),
+  ...done('tdc'),
+  ...marks.flatMap(([c, w]) => [...read('marks', 'mark-of', c), ...read('marks', 'mark-at', w)])
+];
+
 /** Jobs of the demo workshop. The Lock 4 pump's damper ring creeps from job to job; the last one has found it again. */
 export const jobs: DemoJob[] = [
   {
@@ -755,5 +776,115 @@ export const jobs: DemoJob[] = [
     opened: '2026-11-24T09:30:00Z',
     promised: '2026-12-01',
     lines: [...rotaryOn, ...read('first', 'torque-first', '20')]
+  },
+  {
+    key: 'saw-magneto-2025',
+    engine: 'Stone saw',
+    sheet: 'magneto',
+    by: 'Marit Oakes',
+    opened: '2025-04-14T08:00:00Z',
+    lines: [
+      ...sawAtMark,
+      ...read('coupling', 'drive-stands', '81'),
+      ...done('coupling', 'set', 'offer'),
+      ...read('snap', 'snap', '5a', '5.5a', '4.5a'),
+      ...done('snap'),
+      ...read('flange', 'flange-torque', '14'),
+      ...read('flange', 'snap-after', '5a', '5.5a', '5a'),
+      ...done('flange', 'new-marks', 'leads', 'off', 'sweep'),
+      { choose: 'start-by', option: 'hand' },
+      ...done('start'),
+      ...read('run', 'run-rpm', '820'),
+      ...read('run', 'run-spark', '23b', '23b', '22.5b'),
+      ...done('run', 'stop', 'close')
+    ]
+  },
+  {
+    key: 'saw-magneto-2026',
+    engine: 'Stone saw',
+    sheet: 'magneto',
+    by: 'Jory Pell',
+    opened: '2026-11-23T13:00:00Z',
+    promised: '2026-12-03',
+    lines: [...sawAtMark, ...read('coupling', 'drive-stands', '93')]
+  },
+  {
+    key: 'fire-marks-2025',
+    engine: 'Fire pump',
+    sheet: 'two-stroke',
+    by: 'Tobias Renn',
+    opened: '2025-06-02T08:00:00Z',
+    lines: [
+      ...pumpMarked([
+        ['1', '339.0'],
+        ['2', '99.0'],
+        ['3', '219.5']
+      ]),
+      ...done('marks', 'probe-out', 'clear'),
+      ...['1', '2', '3'].flatMap((c) => [...read('match', 'strobe-on', c), ...read('match', 'number-seen', c)]),
+      ...done('match', 'arm'),
+      ...read('stop', 'stop-turns', '0'),
+      ...read('stop', 'stop-spark', '18b'),
+      ...read('stop', 'stop-turns', '2'),
+      ...read('stop', 'stop-spark', '20.4b'),
+      ...done('stop'),
+      ...read('lock', 'stop-again', '21b', '21b', '21b'),
+      ...done('lock'),
+      { fact: 'waterCooled', is: true },
+      ...done('water', 'ready', 'start'),
+      ...read('idle-timing', 'idle-timing', '4b', '4b', '4b'),
+      ...done('idle-timing'),
+      ...read('idle', 'idle-two', '820', '820', '830'),
+      ...done('idle', 'load', 'close')
+    ]
+  },
+  {
+    key: 'fire-marks-2026',
+    engine: 'Fire pump',
+    sheet: 'two-stroke',
+    by: 'Tobias Renn',
+    opened: '2026-11-24T08:30:00Z',
+    promised: '2026-11-29',
+    lines: pumpMarked([
+      ['1', '339.0'],
+      ['2', '99.0'],
+      ['3', '221.5']
+    ])
+  },
+  {
+    key: 'winch-teardown-2026',
+    engine: 'Ropeway winch',
+    sheet: 'teardown',
+    by: 'Marit Oakes',
+    opened: '2026-11-20T09:00:00Z',
+    promised: '2026-12-05',
+    lines: [
+      ...done('intake'),
+      { remark: 'oil round the bush, leads numbered, one terminal green', step: 'received' },
+      ...done('received', 'clean'),
+      ...read('float', 'float-bench', '0.44', '0.45'),
+      ...done('float'),
+      ...read('platform', 'top-float', '0.09', '0.10'),
+      ...read('platform', 'bush-play', '0.11', '0.12'),
+      { skip: 'platform', why: 'the bush is worn: noted, and it goes on to the rest' },
+      { choose: 'wear-place', option: 'low' },
+      { choose: 'wear-surface', option: 'polished' },
+      ...done('pattern'),
+      { choose: 'under-tip', option: 'tooth' },
+      { choose: 'hand-seen', option: 'left' },
+      { choose: 'material-by', option: 'iron' },
+      ...read('index', 'teeth-counted', '16'),
+      ...done('index'),
+      { choose: 'advance-moves', option: 'sticks' },
+      ...done('advance'),
+      { choose: 'capsule-holds', option: 'holds' },
+      ...done('capsule'),
+      { choose: 'plate-is', option: 'steady' },
+      ...done('plate'),
+      { choose: 'cap-is', option: 'burnt-side' },
+      { choose: 'rotor-is', option: 'sound' },
+      { choose: 'leads-are', option: 'sound' },
+      ...done('secondary')
+    ]
   }
 ];

@@ -214,6 +214,8 @@ export const engines: DemoEngine[] = [
       rotorDirection: ['cw'],
       ratio: ['0.5'],
       rimDiameterMm: ['3.25', 'in'],
+      bushPlayMaxMm: ['0.06', 'mm'],
+      topFloatMaxMm: ['0.15', 'mm'],
       gearTeeth: ['16', 'count'],
       vacuumUnit: ['fitted'],
       driveKind: ['own-gear'],
@@ -378,7 +380,21 @@ export const engines: DemoEngine[] = [
       rodMm: ['156', 'mm'],
       backlashDeg: ['8', 'deg'],
       damperDiameterMm: ['190', 'mm'],
-      reversal: ['forbidden']
+      reversal: ['forbidden'],
+      tdcWithinDeg: ['0.6', 'deg'],
+      magnetoDirection: ['cw'],
+      magnetoRatio: ['0.5'],
+      lagDeg: ['14', 'deg'],
+      magnetoRefBtdc: ['5 after', 'deg'],
+      snapMinBtdc: ['7 after', 'deg'],
+      snapMaxBtdc: ['3 after', 'deg'],
+      runBtdc: ['23 before', 'deg'],
+      runMinBtdc: ['21 before', 'deg'],
+      runMaxBtdc: ['25 before', 'deg'],
+      rideOutRpm: ['260', 'rpm'],
+      couplingBearing: ['78', 'deg'],
+      magnetoGearTeeth: ['29', 'count'],
+      magnetoTorqueNm: ['14', 'Nm']
     }
   },
   {
@@ -396,7 +412,17 @@ export const engines: DemoEngine[] = [
       backlashDeg: ['5', 'deg'],
       damperDiameterMm: ['240', 'mm'],
       reversal: ['allowed'],
-      staticBtdc: ['18 before', 'deg']
+      staticBtdc: ['18 before', 'deg'],
+      tdcWithinDeg: ['0.6', 'deg'],
+      fullAdvanceBtdc: ['21 before', 'deg'],
+      fullAdvanceMinBtdc: ['20 before', 'deg'],
+      fullAdvanceMaxBtdc: ['22 before', 'deg'],
+      flywheelDiameterMm: ['262', 'mm'],
+      markWithinDeg: ['1.2', 'deg'],
+      idleTimingMinBtdc: ['2 before', 'deg'],
+      idleTimingMaxBtdc: ['6 before', 'deg'],
+      idleMinRpm: ['780', 'rpm'],
+      idleMaxRpm: ['860', 'rpm']
     }
   }
 ];

@@ -94,6 +94,8 @@ export interface Step {
   schools: string[];
   onlyIf?: OnlyIf;
   choices: StepChoice[];
+  /** its choices are made in its drawing or table, beside what they are about */
+  choicesInside?: boolean;
   /** the kinds of part that are taken from the tray here */
   takes: PartKind[];
   /** what the middle of the screen shows, beside the instruction */

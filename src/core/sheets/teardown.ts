@@ -236,6 +236,7 @@ export const teardown = sheet({
       sets: ['parts-decided'],
       needs: ['wear-read'],
       choices: Object.entries(parts).map(([id, name]) => ({ id: `decide-${id}`, question: name, options: words })),
+      choicesInside: true,
       schools: ['rebuild'],
       surface: 'decisions'
     }),

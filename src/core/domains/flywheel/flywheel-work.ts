@@ -141,8 +141,7 @@ function patternOf(rows: MarkRow[], uDeg: number): string | null {
     return 'All others are off alike: the mark of cylinder 1 is the one that is wrong. Measure cylinder 1 again.';
   const [worst] = off.sort((a, b) => Math.abs(b.errorDeg!) - Math.abs(a.errorDeg!));
   const name = `Cylinder ${worst!.cylinder}`;
-  if (worst!.repeatDeg === null)
-    return `${name} is off by itself: mount the dial anew and measure it once more. The same again is a wrong mark, another figure a wrong set-up.`;
+  if (worst!.repeatDeg === null) return `${name} is off by itself: mount the dial anew and measure it once more`;
   return worst!.repeatDeg <= 2 * uDeg + 1e-9
     ? `${name} was measured twice and is the same: its mark, its crank pin or its trigger is off, not the dial.`
     : `${name} was measured twice and differs by ${worst!.repeatDeg.toFixed(1)}°: the dial\u2019s set-up is wrong, not the mark. Look at its angle to the bore.`;

@@ -184,7 +184,7 @@
         />{/if}
     {/each}
 
-    {#if step.choices.length}<Lazy
+    {#if step.choices.length && !step.choicesInside}<Lazy
         load={() => import('./StepChoices.svelte')}
         props={{ session, choices: step.choices }}
       />{/if}

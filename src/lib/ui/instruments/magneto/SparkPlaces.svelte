@@ -48,7 +48,7 @@
 <figure>
   <svg
     class="drawing"
-    viewBox="0 0 340 300"
+    viewBox="-60 0 460 300"
     role="group"
     aria-label="Flywheel with its spark places, {says}; angles drawn twice as large"
   >
@@ -108,7 +108,7 @@
     margin: 0;
   }
   svg {
-    max-width: 400px;
+    max-width: 440px;
   }
   figcaption {
     font-size: var(--t2);

@@ -58,9 +58,12 @@
 </div>
 
 <style>
+  td.n {
+    white-space: nowrap;
+  }
   .fig {
     display: grid;
-    grid-template-columns: minmax(220px, 360px) minmax(260px, 1fr);
+    grid-template-columns: minmax(200px, 290px) minmax(300px, 1fr);
     gap: 24px;
     align-items: start;
   }

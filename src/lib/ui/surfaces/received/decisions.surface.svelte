@@ -6,6 +6,7 @@
   const decisions = $derived(session.state.work.decisions);
   const follow = $derived(jobsThatFollow(decisions));
   const WORD = { use: 'stays', remark: 'stays, with a remark', replace: 'is replaced' } as const;
+  const words = ['use', 'remark', 'replace'] as const;
   const JOB: Record<string, string> = {
     regear: 'Replace the drive gear',
     recurve: 'Recurve the advance',
@@ -22,7 +23,18 @@
         ><td>{d.name}</td><td class:quiet={d.found === null}>{d.found ?? 'not looked at'}</td><td
           >{#if d.proposed}<b>{WORD[d.proposed]}</b>{/if}
           <span class="quiet small">{d.because ?? ''}</span></td
-        ><td>{d.decided ? WORD[d.decided] : ''}</td></tr
+        ><td
+          ><select
+            class="field"
+            aria-label="{d.name}: decided"
+            value={d.decided ?? ''}
+            onchange={(e) => session.say({ kind: 'choose', school: `decide-${d.part}`, option: e.currentTarget.value })}
+            disabled={session.state.closed}
+          >
+            <option value="" disabled>not yet</option>
+            {#each words as w (w)}<option value={w}>{WORD[w]}</option>{/each}
+          </select></td
+        ></tr
       >
     {/each}
   </tbody>

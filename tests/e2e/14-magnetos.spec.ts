@@ -1,0 +1,296 @@
+import type { Page } from '@playwright/test';
+import magneto from '../scenarios/magneto.json' with { type: 'json' };
+import two from '../scenarios/two-stroke.json' with { type: 'json' };
+import { SAW, TWO_STROKE } from '../support/magneto-jobs.ts';
+import { expect, open, test } from './support/bench.ts';
+import { A, be, done as finished, say, workshop } from './support/workshop.ts';
+
+/** Magneto, two-stroke and teardown from an empty sheet to a card; figures are those of the journeys, or worked out beside the steps. */
+const head = (page: Page) => page.getByRole('heading', { level: 1 });
+const gauges: [string, string, number, number][] = [
+  ['wheel-fine', 'wheel', 0.1, 0.05],
+  ['wrench', 'torque', 0.5, 0.8],
+  ['meter', 'tacho', 10, 15]
+];
+const UNITS = {
+  length: 'mm',
+  angle: 'deg',
+  timing: 'deg',
+  torque: 'Nm',
+  count: 'count',
+  speed: 'rpm',
+  bearing: 'deg',
+  turns: 'turn'
+} as const;
+const read = (step: string, slot: string, quantity: keyof typeof UNITS, gaugeId: string | null, ...figures: string[]) =>
+  figures.map(
+    (text) => ({ kind: 'reading', step, slot, quantity, text, defaultUnit: UNITS[quantity], gaugeId }) as const
+  );
+const choose = (school: string, option: string) => ({ kind: 'choose', school, option }) as const;
+const found = [
+  ...read('tdc', 'depth', 'length', 'dial', '1.8'),
+  ...[0, 1, 2].flatMap(() => [
+    ...read('tdc', 'before', 'angle', 'wheel-fine', '343.5'),
+    ...read('tdc', 'after', 'angle', 'wheel-fine', '12.5')
+  ])
+];
+const signs = [
+  { kind: 'sign', sign: 'airPushedOut', seen: true } as const,
+  { kind: 'sign', sign: 'bothValvesClosed', seen: true } as const
+];
+async function type(page: Page, text: string) {
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+}
+const done = async (page: Page) => {
+  await page.getByRole('main').click({ position: { x: 5, y: 5 } });
+  const written = page
+    .waitForResponse((r) => r.url().endsWith('/events') && r.request().method() === 'POST', { timeout: 1500 })
+    .catch(() => null);
+  await page.keyboard.press('d');
+  await written;
+};
+async function card(page: Page, jobId: string, ...lines: string[]) {
+  await expect(async () => {
+    await page.goto(`${A}/jobs/${jobId}/card`);
+    for (const l of lines) await expect(page.getByRole('main')).toContainText(l, { timeout: 500 });
+  }).toPass();
+  const pdf = await page.request.get(`${A}/jobs/${jobId}/card.pdf`);
+  expect((await pdf.body()).length).toBeGreaterThan(2000);
+}
+
+test('a magneto with an impulse coupling: its tooth, its snap, its running spark', async ({ page, context }) => {
+  test.setTimeout(90_000);
+  await be(context, 'mara', A);
+  const { jobId } = await workshop(['mara'], Object.keys(SAW), { sheet: 'magneto', values: SAW, gauges });
+  const api = context.request;
+  await say(api, A, jobId, ...finished('intake', 'safe'));
+  await open(page, `${A}/jobs/${jobId}`);
+  await test.step('nothing is turned while it is live', async () => {
+    await expect(page.getByText('Magneto live: do not turn, touch no lead')).toBeVisible();
+    await done(page);
+    await expect(page.getByText('Magneto live: do not turn, touch no lead')).toHaveCount(0);
+  });
+  await say(
+    api,
+    A,
+    jobId,
+    ...finished('plugs', 'bar'),
+    { kind: 'fact', fact: 'springShaft', value: true },
+    ...finished('shaft', 'wheel'),
+    ...found,
+    ...finished('tdc', 'mark', 'probe-out'),
+    ...signs,
+    ...finished('stroke', 'ref', 'marks')
+  );
+  await open(page, `${A}/jobs/${jobId}`);
+  await test.step('the nearest tooth, and what is left', async () => {
+    await type(page, '99');
+    await expect(head(page)).toHaveText(
+      'The coupling stands 9.0° clockwise of its direction: mesh the gear 1 tooth anticlockwise, then 4.3° is left'
+    );
+    await page.getByRole('slider', { name: 'Turn the coupling on the drawing' }).focus();
+    await page.keyboard.press('ArrowLeft');
+    await expect(page.getByRole('slider', { name: 'Turn the coupling on the drawing' })).toHaveAttribute(
+      'aria-valuetext',
+      /^4\.3° anticlockwise/
+    );
+    await page.getByRole('main').click({ position: { x: 5, y: 5 } });
+    await type(page, '94');
+    await expect(head(page)).toContainText('less than half a tooth: leave the gear');
+    await done(page);
+  });
+  await test.step('no magneto goes on while a spring can push, and it is led back', async () => {
+    await say(api, A, jobId, ...finished('set'), { kind: 'say', flag: 'spring-shaft-open', on: true });
+    await open(page, `${A}/jobs/${jobId}`);
+    await done(page);
+    await expect(page.getByRole('alert').first()).toContainText('Never bolt the magneto on');
+    const bar = page
+      .getByRole('complementary', { name: 'Where the engine is' })
+      .getByRole('group')
+      .filter({ hasText: 'Spring-loaded shaft open' });
+    await bar.getByText('Spring-loaded shaft open: no magneto on').click();
+    await bar.getByRole('button', { name: 'It happened' }).click();
+    await page.getByRole('contentinfo').getByRole('textbox').fill('pulled on by two screws');
+    await page.getByRole('contentinfo').getByRole('textbox').press('Enter');
+    await expect(page.getByRole('alert').filter({ hasText: 'Take the magneto off' })).toBeVisible();
+  });
+  await say(
+    api,
+    A,
+    jobId,
+    { kind: 'say', flag: 'spring-shaft-open', on: false, seen: 'cover bolted, gasket new' },
+    ...finished('set', 'offer')
+  );
+  await open(page, `${A}/jobs/${jobId}`);
+  await test.step('the snap is heard three times', async () => {
+    await expect(page.getByText('fit for a hand start').first()).toBeVisible();
+    const heard = (magneto.journey[2] as unknown as { typed: string[] }).typed;
+    for (const t of heard) await type(page, `${t.replace('-', '')} a`);
+    await expect(head(page)).toHaveText('Snap at 5.8° after: in');
+    await done(page);
+  });
+  await say(
+    api,
+    A,
+    jobId,
+    ...read('flange', 'flange-torque', 'torque', 'wrench', '16'),
+    ...read('flange', 'snap-after', 'timing', 'wheel-fine', '6a', '5.5a', '6a'),
+    ...finished('flange', 'new-marks', 'leads', 'off', 'sweep'),
+    choose('start-by', 'hand'),
+    ...finished('start'),
+    ...read('run', 'run-rpm', 'speed', 'meter', '250'),
+    ...read('run', 'run-spark', 'timing', 'strobe', '24b')
+  );
+  await open(page, `${A}/jobs/${jobId}`);
+  await expect(head(page)).toContainText('where the coupling still holds back');
+  await say(api, A, jobId, ...read('run', 'run-rpm', 'speed', 'meter', '820'));
+  await expect(head(page)).toHaveText('Running spark 24.0° before: in');
+  await done(page);
+  await say(api, A, jobId, ...finished('stop', 'close'));
+  await card(page, jobId, 'Impulse snap', 'Running spark', 'pulled on by two screws', '30.0° of the crank later');
+});
+
+test('a two-stroke of three cylinders: every mark, every lead, the stop, and the idle last', async ({
+  page,
+  context
+}) => {
+  test.setTimeout(90_000);
+  await be(context, 'mara', A);
+  const { jobId } = await workshop(['mara'], Object.keys(TWO_STROKE), {
+    sheet: 'two-stroke',
+    values: TWO_STROKE,
+    gauges
+  });
+  const api = context.request;
+  await say(api, A, jobId, ...finished('intake', 'safe'));
+  await open(page, `${A}/jobs/${jobId}`);
+  await expect(head(page)).toHaveText('22.0° before is 3.26 mm below the top on this engine');
+  await say(api, A, jobId, ...finished('height', 'pointer', 'plugs', 'bar', 'wheel'), ...found, ...finished('tdc'));
+  await open(page, `${A}/jobs/${jobId}`);
+  await test.step('the one that is out is named, and a second measuring tells why', async () => {
+    const rows = (two.journey[1]!.expect.in as { measured: { cylinder: number; wheelDeg: number }[] }).measured;
+    for (const m of rows) {
+      await type(page, String(m.cylinder));
+      await type(page, m.wheelDeg.toFixed(1));
+    }
+    await expect(head(page)).toHaveText('Cylinder 2 is off by itself: mount the dial anew and measure it once more');
+    await expect(page.getByTestId('marks')).toContainText('1.9° early');
+    await expect(page.getByTestId('marks')).toContainText('4.7 mm');
+    await type(page, '2');
+    await type(page, '217.9');
+    await expect(head(page)).toHaveText('Every cylinder\u2019s mark lies where it must');
+    await done(page);
+  });
+  await say(api, A, jobId, ...finished('probe-out', 'clear'));
+  await open(page, `${A}/jobs/${jobId}`);
+  await test.step('a swapped lead is found by cranking', async () => {
+    for (const t of ['1', '1', '3', '2']) await type(page, t);
+    await expect(head(page)).toHaveText('The lead of 3 fires cylinder 2: leads or triggers are swapped');
+    for (const t of ['3', '3', '2', '2']) await type(page, t);
+    await expect(head(page)).toHaveText('Every lead fires its own cylinder');
+    await done(page);
+  });
+  await test.step('the screw is learnt from two readings, with its doubt', async () => {
+    await done(page);
+    for (const t of ['0', '18.0 b', '2', '20.5 b']) await type(page, t);
+    await expect(head(page)).toContainText('Turn the screw 1.2 ±');
+    await expect(page.getByTestId('stop')).toContainText('1.25° earlier');
+    await done(page);
+  });
+  await say(
+    api,
+    A,
+    jobId,
+    ...read('lock', 'stop-again', 'timing', 'strobe', '22b', '22b', '22b'),
+    ...finished('lock'),
+    { kind: 'fact', fact: 'waterCooled', value: true }
+  );
+  await open(page, `${A}/jobs/${jobId}`);
+  await test.step('no running without water', async () => {
+    await page.getByRole('button', { name: /^Started, and warm/ }).click();
+    await page.keyboard.press('d');
+    await expect(page.getByRole('alert').first()).toContainText(
+      /Never (run the engine without its cooling water|crank with the throttle held open)/
+    );
+  });
+  await say(
+    api,
+    A,
+    jobId,
+    ...finished('water', 'ready', 'start'),
+    ...read('idle-timing', 'idle-timing', 'timing', 'strobe', '4b', '4b', '4b'),
+    ...finished('idle-timing'),
+    ...read('idle', 'idle-two', 'speed', 'meter', '650', '650', '660'),
+    ...finished('idle', 'load', 'close')
+  );
+  await card(page, jobId, 'Full advance', '22.00° before', 'marks, the one furthest off');
+});
+
+test('checks before a distributor is taken apart lead to words on every part, and to the jobs that follow', async ({
+  page,
+  context
+}) => {
+  test.setTimeout(90_000);
+  await be(context, 'mara', A);
+  const { jobId, engineId } = await workshop(['mara'], [], {
+    sheet: 'teardown',
+    values: {
+      gearTeeth: '15',
+      floatMinMm: '0.1',
+      floatMaxMm: '0.3',
+      bushPlayMaxMm: '0.06',
+      topFloatMaxMm: '0.15',
+      advanceKind: 'weights'
+    },
+    gauges
+  });
+  const api = context.request;
+  await say(
+    api,
+    A,
+    jobId,
+    ...finished('intake'),
+    { kind: 'remark', text: 'one terminal green', step: 'received' },
+    ...finished('received', 'clean'),
+    ...read('float', 'float-bench', 'length', 'dial', '0.21', '0.22'),
+    ...finished('float'),
+    ...read('platform', 'top-float', 'length', 'dial', '0.05', '0.05'),
+    ...read('platform', 'bush-play', 'length', 'dial', '0.02', '0.02'),
+    ...finished('platform')
+  );
+  await open(page, `${A}/jobs/${jobId}`);
+  await page.getByRole('group', { name: 'The gear wore' }).getByRole('button', { name: 'low' }).click();
+  await page.getByRole('group', { name: 'Its flanks are' }).getByRole('button', { name: 'rough' }).click();
+  await done(page);
+  await say(
+    api,
+    A,
+    jobId,
+    ...read('index', 'teeth-counted', 'count', null, '15'),
+    ...finished('index'),
+    choose('advance-moves', 'free'),
+    ...finished('advance', 'plate'),
+    choose('cap-is', 'sound'),
+    ...finished('secondary')
+  );
+  await open(page, `${A}/jobs/${jobId}`);
+  await expect(head(page)).toHaveText('The findings speak for replacing drive gear');
+  await done(page);
+  await expect(page.getByRole('alert').first()).toContainText('not decided');
+  for (const [part, word] of [
+    ['Shaft and bush', 'use'],
+    ['Advance platform', 'use'],
+    ['Drive gear', 'replace'],
+    ['Weights and springs', 'use'],
+    ['Cap', 'use']
+  ] as const)
+    await page.getByLabel(`${part}: decided`).selectOption(word);
+  await expect(page.getByRole('link', { name: 'Replace the drive gear' })).toHaveAttribute(
+    'href',
+    `/jobs/new?engine=${engineId}&sheet=regear`
+  );
+  await done(page);
+  await say(api, A, jobId, ...finished('close'));
+  await card(page, jobId, 'is replaced: wore low, rough', 'one terminal green');
+});
