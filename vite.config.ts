@@ -14,14 +14,11 @@ const together: [name: string, test: RegExp][] = [
     'frame',
     /\/src\/lib\/(reader\/|ui\/((keys|unsent|live)\/|primitives\/(?!(KeyList|Pages|PrintedScale|Graduation)\.)))/
   ],
-  ['view', /\/src\/lib\/ui\/(job\/(?!SchoolList\.)|job-view\/(?!(Schools|StepChoices)\.)|instruments\/two-lap-dial\/)/]
+  [
+    'view',
+    /\/src\/lib\/ui\/(job\/(?!SchoolList\.)|job-view\/(?!(Schools|StepChoices|SetAside)\.)|instruments\/two-lap-dial\/)/
+  ]
 ];
-
-/** What one trade works out is one script: a sheet needs all of it or nothing. */
-function trade(id: string): string | null {
-  const file = /\/src\/core\/domains\/(\w+)\/([\w-]+)\.ts$/.exec(id);
-  return file && !/^(manifest|schools|hazards|fields|flags|figures)$/.test(file[2]!) ? `trade-${file[1]}` : null;
-}
 
 /** A part that is fetched later is fetched by name; what it needs besides, it asks for itself: only its look comes along. */
 const onlyStyles = (_file: string, needed: string[], { hostType }: { hostType: 'html' | 'js' }) =>
@@ -37,7 +34,9 @@ export default defineConfig({
       build: {
         rolldownOptions: {
           output: {
-            codeSplitting: { groups: [...together.map(([name, test]) => ({ name, test })), { name: trade }] }
+            codeSplitting: {
+              groups: together.map(([name, test]) => ({ name, test }))
+            }
           }
         }
       }

@@ -13,6 +13,7 @@
   import Spine from './Spine.svelte';
   import StatePanel from './StatePanel.svelte';
   import WorkSurface from './WorkSurface.svelte';
+  import { setAside } from './later.ts';
   import { loadTheRest } from '../surfaces/load.ts';
   import type { Person } from '$core/job/index.ts';
   import type { StepView } from '$core/job/index.ts';
@@ -39,7 +40,10 @@
   let field = $state<HTMLInputElement>();
   let spoken = $state('');
   onMount(() => {
-    const idle = setTimeout(() => void loadTheRest(session.sheet.steps.map((s) => s.surface)), 1500);
+    const idle = setTimeout(() => {
+      void loadTheRest(session.sheet.steps.map((s) => s.surface));
+      void setAside();
+    }, 1500);
     const close = session.connect();
     return () => {
       clearTimeout(idle);

@@ -11,7 +11,7 @@
   import { loadSurface, surfaceHere, weighSchool } from '../surfaces/load.ts';
   import { lengthText } from '../../reader/units.ts';
   import Caution from '../job/Caution.svelte';
-  import SetAside from './SetAside.svelte';
+  import { setAside } from './later.ts';
   import type { ReadingLine } from '../job/line.svelte.ts';
   import type { JobSession } from '../job/session.svelte.ts';
   import type { Waiting } from '../unsent/waiting.ts';
@@ -93,7 +93,7 @@
         What it spoiled is open again in the run sheet.
       </Caution>
     {/if}
-    <SetAside {session} {onagain} />
+    {#if session.outbox.setAside.length}<Lazy load={setAside} props={{ session, onagain }} />{/if}
     {#if session.outbox.away || session.knownAt !== null}
       <Caution role="alert">
         {#if session.outbox.trouble}<b>{session.outbox.trouble}</b>
