@@ -88,11 +88,14 @@ async function all() {
   await prefs({ view: 'rear' });
   await open((await jobsOf('ropeway-winch', 'Fit a distributor'))[0]);
   await shot('job-plan');
-  await dials(page);
   await prefs({});
-  await open((await jobsOf('dredger-otter', 'Verify the mark'))[0]);
-  await page.waitForSelector('.chart[data-ready=true]');
-  await shot('job-fit');
+  await open((await jobsOf('generator-shed', 'Time an inline pump'))[0]);
+  await step('Lift as it was found');
+  await shot('job-lift');
+  await open((await jobsOf('generator-shed', 'Fit a locked pump'))[0]);
+  await shot('job-ledger');
+  await open((await jobsOf('fire-pump', 'Mark and time'))[0]);
+  await shot('job-marks');
   const drives = await jobsOf('lock-4-pump', 'Fit the drive');
   await open(drives[0]);
   await step('Gap measured all round');
@@ -116,26 +119,6 @@ async function all() {
   await open('/tray');
   await shot('tray');
   await browser.close();
-}
-
-/** The two-lap dial at its two TDCs, turned by hand and let go of without being logged. */
-async function dials(page) {
-  const dial = page.getByRole('slider');
-  const turnTo = async (deg) => {
-    await dial.focus();
-    const left = async () => (deg - Number(await dial.getAttribute('aria-valuenow')) + 720) % 720;
-    while ((await left()) >= 10) await page.keyboard.press('Shift+ArrowRight');
-    for (let k = Math.round(await left()); k > 0; k--) await page.keyboard.press('ArrowRight');
-  };
-  for (const [name, deg] of [
-    ['dial-firing', 0],
-    ['dial-overlap', 360]
-  ]) {
-    await turnTo(deg);
-    await page.locator('.state').screenshot({ path: join(out, `${name}.png`) });
-    say(name);
-  }
-  await dial.press('Escape');
 }
 
 try {
