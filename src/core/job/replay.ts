@@ -108,6 +108,7 @@ function apply(r: Replayed, { sheet, steps, flagOf }: Book, e: Exclude<Written, 
       break;
     case 'choose':
       r.chosen.set(e.school, e.option);
+      answer(r, { sheet, steps, flagOf }, e);
       break;
     case 'sign':
       if (r.signsStale) {
@@ -155,6 +156,16 @@ function apply(r: Replayed, { sheet, steps, flagOf }: Book, e: Exclude<Written, 
       r.target = e;
       break;
   }
+}
+
+/** A choice that answers a later step's question beforehand. */
+function answer(r: Replayed, { sheet, flagOf }: Book, e: EventOf<'choose'>): void {
+  const means = sheet.steps.flatMap((s) => s.choices).find((c) => c.id === e.school)?.answers;
+  if (!means) return;
+  const yes = e.option === means.yes;
+  r.facts.set(means.fact, yes);
+  const flag = flagOf.get(means.fact);
+  if (flag !== undefined) r.flags.set(flag, yes);
 }
 
 /** States that fall with one of these deeds. */

@@ -54,6 +54,8 @@ export interface StepChoice {
   options: { id: string; label: string }[];
   /** value of the data sheet that answers it until it is answered here */
   field?: string;
+  /** a question of a later step that is answered with it, and the option that means yes */
+  answers?: { fact: string; yes: string };
 }
 
 /** A step that is done only in one case, settled by a question. */

@@ -1,3 +1,4 @@
+import { pinSeen } from '../domains/distributor/steps.ts';
 import {
   BY_DISTRIBUTOR,
   cap,
@@ -32,7 +33,8 @@ export const fitDifferent = sheet({
     engine.intake({
       id: 'intake',
       phase: BENCH,
-      values: ['firingOrder', 'rotorDirection', 'ratio', 'staticBtdc', 'gearTeeth']
+      values: ['firingOrder', 'rotorDirection', 'ratio', 'staticBtdc', 'gearTeeth'],
+      choices: [pinSeen]
     }),
     gears.compareGears({ id: 'compare', phase: BENCH }),
     stack.proveFloat({

@@ -1,3 +1,4 @@
+import { pinSeen } from '../domains/distributor/steps.ts';
 import type { Step } from '../job/run-sheet.ts';
 import { BY_DISTRIBUTOR, cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
 
@@ -8,7 +9,12 @@ const INDEX = 'Set the housing';
 const PROVE = 'Time and prove';
 
 const makeSafe: Step[] = [
-  engine.intake({ id: 'intake', phase: SAFE, values: ['firingOrder', 'rotorDirection', 'ratio', 'staticBtdc'] }),
+  engine.intake({
+    id: 'intake',
+    phase: SAFE,
+    values: ['firingOrder', 'rotorDirection', 'ratio', 'staticBtdc'],
+    choices: [pinSeen]
+  }),
   engine.makeSafe({ id: 'safe', phase: SAFE }),
   step({
     id: 'bench',

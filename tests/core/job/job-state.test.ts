@@ -158,6 +158,17 @@ describe('what must hold first', () => {
     expect(job.tryTo({ kind: 'done', step: 'stroke' }).ok).toBe(true);
   });
 
+  it('knows of a lock pin from the beginning, where it was asked for when the distributor came in', () => {
+    const job = new PlayedJob();
+    job.say({ kind: 'choose', school: 'pin-seen', option: 'in' });
+    expect(job.state.flags.has('rotor-pin-in')).toBe(true);
+    expect(job.view('pin').asks).toBeNull();
+    expect(job.state.interlocks.map((r) => r.id)).toContain('IL.34');
+    job.say({ kind: 'choose', school: 'pin-seen', option: 'none' });
+    expect(job.view('pin').state).toBe('not-needed');
+    expect(job.state.flags.has('rotor-pin-in')).toBe(false);
+  });
+
   it('does not take a step back onto a setting that was passed for having come to it', () => {
     const job = new PlayedJob().toStroke();
     const at = -job.state.reference!;

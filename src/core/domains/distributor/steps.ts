@@ -1,4 +1,4 @@
-import type { Step } from '../../job/run-sheet.ts';
+import type { Step, StepChoice } from '../../job/run-sheet.ts';
 import { slots } from './slots.ts';
 import type { Use } from '../../job/vocabulary.ts';
 import { step } from './vocabulary.ts';
@@ -97,6 +97,17 @@ export const clampSnug = (u: Use): Step =>
     },
     u
   );
+
+/** Asked when the distributor is in hand for the first time: it answers the later step's question. */
+export const pinSeen: StepChoice = {
+  id: 'pin-seen',
+  question: 'A lock pin in the distributor',
+  options: [
+    { id: 'in', label: 'is in it: leave it in, tag it' },
+    { id: 'none', label: 'there is none' }
+  ],
+  answers: { fact: 'pinned', yes: 'in' }
+};
 
 export const pinOut = (u: Use): Step =>
   step(
