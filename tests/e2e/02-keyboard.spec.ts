@@ -96,6 +96,8 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
   await read('5:40');
   for (const t of ['Number-one tower', 'Clamp bolt', 'Seal on', 'Oil-pump shaft', 'Oil-pump slot', 'Rotor led'])
     await doneWith(t);
+  await tabTo(/No pin/);
+  await press('Enter');
   await tabTo(/It went right down/);
   await press('Enter');
 
@@ -112,8 +114,6 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
 
   for (const t of ['Seated', 'Tooth judged', 'Housing to the firing point', 'Room both ways', 'Clamp snug'])
     await doneWith(t);
-  await tabTo(/No pin/);
-  await press('Enter');
   for (const t of [
     'Cap on',
     'Leads in firing order',

@@ -1,4 +1,3 @@
-import { pinSeen } from '../domains/distributor/steps.ts';
 import {
   BY_DISTRIBUTOR,
   cap,
@@ -33,8 +32,7 @@ export const fitDifferent = sheet({
     engine.intake({
       id: 'intake',
       phase: BENCH,
-      values: ['firingOrder', 'rotorDirection', 'ratio', 'staticBtdc', 'gearTeeth'],
-      choices: [pinSeen]
+      values: ['firingOrder', 'rotorDirection', 'ratio', 'staticBtdc', 'gearTeeth']
     }),
     gears.compareGears({ id: 'compare', phase: BENCH }),
     stack.proveFloat({
@@ -78,6 +76,7 @@ export const fitDifferent = sheet({
     distributor.pumpSlotSet({ id: 'slot', phase: IN }),
     tooth.leadRotor({ id: 'lead', phase: IN }),
     tooth.letDown({ id: 'in', phase: IN, surface: 'tooth' }),
+    distributor.pinOut({ id: 'pin', phase: IN }),
     tooth.dropIn({ id: 'drop', phase: IN }),
     crank.toReference({
       id: 'back',
@@ -89,7 +88,6 @@ export const fitDifferent = sheet({
     }),
     distributor.seated({ id: 'seat', phase: IN }),
     tooth.toothJudged({ id: 'tooth', phase: IN, surface: 'tooth' }),
-    distributor.pinOut({ id: 'pin', phase: INDEX }),
     step({
       id: 'wiring',
       phase: INDEX,

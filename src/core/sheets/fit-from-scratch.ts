@@ -47,6 +47,7 @@ const fitDrive: Step[] = [
   distributor.pumpShaft({ id: 'pump-shaft', phase: FIT }),
   distributor.pumpSlotSet({ id: 'slot', phase: FIT }),
   tooth.letDown({ id: 'in', phase: FIT }),
+  distributor.pinOut({ id: 'pin', phase: FIT }),
   tooth.dropIn({ id: 'to-seat', phase: FIT, values: ['rotorDirection', 'ratio'] }),
   crank.toReference({
     id: 'back',
@@ -64,7 +65,6 @@ const setHousing: Step[] = [
   timing.indexHousing({ id: 'index', phase: INDEX }),
   timing.roomBothWays({ id: 'room', phase: INDEX }),
   distributor.clampSnug({ id: 'snug', phase: INDEX }),
-  distributor.pinOut({ id: 'pin', phase: INDEX }),
   cap.capOn({ id: 'cap', phase: INDEX }),
   cap.leadsInOrder({ id: 'leads', phase: INDEX })
 ];

@@ -163,6 +163,9 @@ describe('what must hold first', () => {
     job.say({ kind: 'choose', school: 'pin-seen', option: 'in' });
     expect(job.state.flags.has('rotor-pin-in')).toBe(true);
     expect(job.view('pin').asks).toBeNull();
+    // on the bench nothing drives it: the crank may be turned until it is in mesh
+    expect(job.state.raised.map((r) => r.id)).not.toContain('IL.34');
+    job.say({ kind: 'say', flag: 'gear-meshed', on: true, seen: 'down in mesh' });
     expect(job.state.interlocks.map((r) => r.id)).toContain('IL.34');
     job.say({ kind: 'choose', school: 'pin-seen', option: 'none' });
     expect(job.view('pin').state).toBe('not-needed');

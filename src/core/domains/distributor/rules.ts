@@ -41,11 +41,13 @@ export const rules: Rule<DistributorVocabulary['flag']>[] = [
   },
   {
     id: 'IL.34',
-    on: ['rotor-pin-in'],
+    // on the bench nothing drives it
+    on: ['rotor-pin-in', 'gear-meshed'],
     off: [],
     bar: 'Lock pin in the distributor: no cap, no crank',
     never: 'Fit the cap, or turn the engine, with the lock pin in.',
     because: 'Pin, gear or rotor breaks.',
+    first: 'lock pin out, laid down in sight',
     ifItHappened: 'Remove it; inspect rotor, pin and gear.',
     harm: 'machine',
     forbids: ['fits-cap', 'turns-crank', 'turns-back', 'cranks-by-power', 'starts'],

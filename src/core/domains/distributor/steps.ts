@@ -113,7 +113,7 @@ export const pinOut = (u: Use): Step =>
   step(
     {
       title: 'Lock pin out',
-      say: 'Draw the pin the distributor came with and lay it down in sight.',
+      say: 'Once the gear is in mesh draw the pin the distributor came with, and lay it down in sight.',
       why: 'It shears on the first turn.',
       ifSkipped: 'Broken rotor, pin or gear.',
       minutes: 1,
