@@ -4,12 +4,22 @@ import bench from '../scenarios/pump-bench.json' with { type: 'json' };
 import { DIESEL } from '../support/pump-jobs.ts';
 import { expect, open, test } from './support/bench.ts';
 import { A, be, done as finished, say, workshop } from './support/workshop.ts';
+import {
+  card,
+  choose,
+  done,
+  head,
+  read as readWith,
+  strokeSigns as signs,
+  topFound,
+  type,
+  type Read
+} from './support/working.ts';
 
 /**
  * Injection pumps from an empty sheet to a printed card. Figures of the lift, the ledger and the bench are those of the
  * journeys; those of the rotary pump and the first start are worked out beside the steps.
  */
-const head = (page: Page) => page.getByRole('heading', { level: 1 });
 const line = (page: Page) => page.getByRole('contentinfo').getByRole('textbox');
 const gauges: [string, string, number, number, number?][] = [
   ['wheel-fine', 'wheel', 0.1, 0.05],
@@ -17,66 +27,15 @@ const gauges: [string, string, number, number, number?][] = [
   ['wrench', 'torque', 0.5, 0.8],
   ['meter', 'tacho', 10, 15]
 ];
-const UNITS = {
-  length: 'mm',
-  angle: 'deg',
-  timing: 'deg',
-  torque: 'Nm',
-  count: 'count',
-  speed: 'rpm',
-  pressure: 'kPa'
-} as const;
-const HELD: Partial<Record<keyof typeof UNITS, string>> = {
+const HELD: Partial<Record<Read, string>> = {
   length: 'dial-turns',
   angle: 'wheel-fine',
   torque: 'wrench',
   speed: 'meter'
 };
-const read = (step: string, slot: string, quantity: keyof typeof UNITS, ...figures: string[]) =>
-  figures.map(
-    (text) =>
-      ({
-        kind: 'reading',
-        step,
-        slot,
-        quantity,
-        text,
-        defaultUnit: UNITS[quantity],
-        gaugeId: HELD[quantity] ?? null
-      }) as const
-  );
-const choose = (school: string, option: string) => ({ kind: 'choose', school, option }) as const;
-const signs = [
-  { kind: 'sign', sign: 'airPushedOut', seen: true } as const,
-  { kind: 'sign', sign: 'bothValvesClosed', seen: true } as const
-];
-/** Both sides alike, 343.5 and 12.5: true TDC reads 358 on the wheel. */
-const found = [
-  ...read('tdc', 'depth', 'length', '1.8'),
-  ...[0, 1, 2].flatMap(() => [...read('tdc', 'before', 'angle', '343.5'), ...read('tdc', 'after', 'angle', '12.5')])
-];
-async function type(page: Page, text: string) {
-  await page.keyboard.type(text);
-  await page.keyboard.press('Enter');
-}
-/** Says that the step in hand is done; what is written is written before it goes on, what is refused here is not waited for. */
-const done = async (page: Page) => {
-  await page.getByRole('main').click({ position: { x: 5, y: 5 } });
-  const written = page
-    .waitForResponse((r) => r.url().endsWith('/events') && r.request().method() === 'POST', { timeout: 1500 })
-    .catch(() => null);
-  await page.keyboard.press('d');
-  await written;
-};
-async function card(page: Page, jobId: string, ...lines: (string | RegExp)[]) {
-  await expect(async () => {
-    await page.goto(`${A}/jobs/${jobId}/card`);
-    for (const l of lines) await expect(page.getByRole('main')).toContainText(l, { timeout: 500 });
-  }).toPass();
-  const pdf = await page.request.get(`${A}/jobs/${jobId}/card.pdf`);
-  expect(pdf.headers()['content-type']).toContain('pdf');
-  expect((await pdf.body()).length).toBeGreaterThan(2000);
-}
+const read = (step: string, slot: string, quantity: Read, ...figures: string[]) =>
+  readWith(step, slot, quantity, HELD[quantity] ?? null, ...figures);
+const found = topFound('dial-turns', 'wheel-fine');
 const typed = (step: string) =>
   (lift.journey as { step: string; typed?: string[] }[]).find((s) => s.step.startsWith(step))!.typed!;
 

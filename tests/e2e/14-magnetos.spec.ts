@@ -1,63 +1,17 @@
-import type { Page } from '@playwright/test';
 import magneto from '../scenarios/magneto.json' with { type: 'json' };
 import two from '../scenarios/two-stroke.json' with { type: 'json' };
 import { SAW, TWO_STROKE } from '../support/magneto-jobs.ts';
 import { expect, open, test } from './support/bench.ts';
 import { A, be, done as finished, say, workshop } from './support/workshop.ts';
+import { card, choose, done, head, read, strokeSigns as signs, topFound, type } from './support/working.ts';
 
 /** Magneto, two-stroke and teardown from an empty sheet to a card; figures are those of the journeys, or worked out beside the steps. */
-const head = (page: Page) => page.getByRole('heading', { level: 1 });
 const gauges: [string, string, number, number][] = [
   ['wheel-fine', 'wheel', 0.1, 0.05],
   ['wrench', 'torque', 0.5, 0.8],
   ['meter', 'tacho', 10, 15]
 ];
-const UNITS = {
-  length: 'mm',
-  angle: 'deg',
-  timing: 'deg',
-  torque: 'Nm',
-  count: 'count',
-  speed: 'rpm',
-  bearing: 'deg',
-  turns: 'turn'
-} as const;
-const read = (step: string, slot: string, quantity: keyof typeof UNITS, gaugeId: string | null, ...figures: string[]) =>
-  figures.map(
-    (text) => ({ kind: 'reading', step, slot, quantity, text, defaultUnit: UNITS[quantity], gaugeId }) as const
-  );
-const choose = (school: string, option: string) => ({ kind: 'choose', school, option }) as const;
-const found = [
-  ...read('tdc', 'depth', 'length', 'dial', '1.8'),
-  ...[0, 1, 2].flatMap(() => [
-    ...read('tdc', 'before', 'angle', 'wheel-fine', '343.5'),
-    ...read('tdc', 'after', 'angle', 'wheel-fine', '12.5')
-  ])
-];
-const signs = [
-  { kind: 'sign', sign: 'airPushedOut', seen: true } as const,
-  { kind: 'sign', sign: 'bothValvesClosed', seen: true } as const
-];
-async function type(page: Page, text: string) {
-  await page.keyboard.type(text);
-  await page.keyboard.press('Enter');
-}
-const done = async (page: Page) => {
-  await page.getByRole('main').click({ position: { x: 5, y: 5 } });
-  const written = page
-    .waitForResponse((r) => r.url().endsWith('/events') && r.request().method() === 'POST', { timeout: 1500 })
-    .catch(() => null);
-  await page.keyboard.press('d');
-  await written;
-};
-async function card(page: Page, jobId: string, ...lines: string[]) {
-  await expect(async () => {
-    await page.goto(`${A}/jobs/${jobId}/card`);
-    for (const l of lines) await expect(page.getByRole('main')).toContainText(l, { timeout: 500 });
-  }).toPass();
-  const pdf = await page.request.get(`${A}/jobs/${jobId}/card.pdf`);
-  expect((await pdf.body()).length).toBeGreaterThan(2000);
-}
+const found = topFound('dial', 'wheel-fine');
 
 test('a magneto with an impulse coupling: its tooth, its snap, its running spark', async ({ page, context }) => {
   test.setTimeout(90_000);

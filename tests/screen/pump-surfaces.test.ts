@@ -72,7 +72,7 @@ describe('the pump by lift', () => {
   it('draws the fall onto the base circle, and where it came to rest', async () => {
     const j = job();
     for (const t of ['3.31', '1.58', '0.31', '0.02', '0.02', '0.02'])
-      j.log.push({ ...event(j, j.reading('lift', 'falling', t, TURNING)) });
+      j.log.push(event(j, j.reading('lift', 'falling', t, TURNING)));
     const on = await surface(j, 'lift');
     expect(label(on.page, /readings of the dial/)).toBe('6 readings of the dial, at rest since reading 4');
     expect(on.page.querySelectorAll('.at.rests').length).toBe(3);

@@ -94,12 +94,6 @@
     stroke-width: 16;
     stroke-linecap: round;
   }
-  .within {
-    fill: none;
-    stroke: var(--in);
-    stroke-opacity: 0.35;
-    stroke-width: 18;
-  }
   .hit {
     fill: transparent;
   }

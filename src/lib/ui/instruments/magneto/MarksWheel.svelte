@@ -47,23 +47,3 @@
   <circle cx="165" cy="150" r="10" class="hub" />
   <text x="165" y="300" class="label" text-anchor="middle">errors drawn {times} times larger</text>
 </svg>
-
-<style>
-  .within {
-    fill: none;
-    stroke: var(--in);
-    stroke-opacity: 0.3;
-    stroke-width: 16;
-  }
-  .found {
-    fill: var(--ink);
-  }
-  .out {
-    fill: var(--out);
-  }
-  .unsure {
-    fill: var(--sheet);
-    stroke: var(--unsure);
-    stroke-width: 3;
-  }
-</style>

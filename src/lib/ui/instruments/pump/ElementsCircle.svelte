@@ -48,21 +48,4 @@
   figure {
     margin: 0;
   }
-  .within {
-    fill: none;
-    stroke: var(--in);
-    stroke-opacity: 0.3;
-    stroke-width: 14;
-  }
-  .found {
-    fill: var(--ink);
-  }
-  .out {
-    fill: var(--out);
-  }
-  .unsure {
-    fill: var(--sheet);
-    stroke: var(--unsure);
-    stroke-width: 3;
-  }
 </style>

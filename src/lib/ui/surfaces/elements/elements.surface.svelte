@@ -12,7 +12,7 @@
   const shims = $derived(w.rows.some((r) => r.shimMm !== null));
 </script>
 
-<div class="fig">
+<div class="drawn">
   <ElementsCircle rows={w.rows} withinDeg={w.withinDeg} />
   <div>
     <table data-testid="elements">
@@ -60,17 +60,3 @@
     </p>
   </div>
 </div>
-
-<style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(220px, 320px) minmax(280px, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
-  @media (max-width: 700px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
-  }
-</style>

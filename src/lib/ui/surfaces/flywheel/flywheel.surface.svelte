@@ -11,7 +11,7 @@
   const len = $derived(lengthText(prefs));
 </script>
 
-<div class="fig">
+<div class="drawn">
   <MarksWheel rows={w.rows} withinDeg={w.withinDeg} />
   <div>
     <table data-testid="marks">
@@ -60,16 +60,5 @@
 <style>
   td.n {
     white-space: nowrap;
-  }
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(200px, 290px) minmax(300px, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
-  @media (max-width: 700px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

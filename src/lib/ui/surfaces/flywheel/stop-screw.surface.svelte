@@ -10,7 +10,7 @@
   const target = $derived(numberOf(session.engine, 'fullAdvanceBtdc') ?? null);
 </script>
 
-<div class="fig">
+<div class="drawn">
   <StopScrew readings={stop.readings} turnsFromLast={stop.turnsFromLast} {target} />
   <div>
     <Readings {session} {stepId} {line} {prefs} {onamend} />
@@ -29,17 +29,3 @@
     {#if stop.problem}<p class="note" role="alert">{stop.problem.message}</p>{/if}
   </div>
 </div>
-
-<style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(220px, 360px) minmax(260px, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
-  @media (max-width: 700px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
-  }
-</style>

@@ -10,7 +10,7 @@
   const wanted = $derived(numberOf(session.engine, 'couplingBearing') ?? null);
 </script>
 
-<div class="fig">
+<div class="drawn">
   <CouplingEnd
     {wanted}
     found={c?.found ?? null}
@@ -40,17 +40,3 @@
     <p class="note">A coupling is read to half a tooth at best: it finds the tooth, the snap finds the timing.</p>
   </div>
 </div>
-
-<style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(220px, 360px) minmax(260px, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
-  @media (max-width: 700px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
-  }
-</style>

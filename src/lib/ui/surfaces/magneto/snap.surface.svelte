@@ -18,7 +18,7 @@
   const limits = $derived([numberOf(session.engine, 'snapMinBtdc'), numberOf(session.engine, 'snapMaxBtdc')]);
 </script>
 
-<div class="fig">
+<div class="drawn">
   <SparkPlaces
     runBtdc={numberOf(session.engine, 'runBtdc') ?? null}
     snapBtdc={w.lag?.snapBtdc ?? null}
@@ -51,19 +51,8 @@
 </div>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(220px, 360px) minmax(260px, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
   .kick {
     font-weight: 640;
     color: var(--out);
-  }
-  @media (max-width: 700px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

@@ -12,7 +12,7 @@
   const slots = $derived(session.sheet.steps.find((s) => s.id === stepId)!.slots.length);
 </script>
 
-<div class="fig">
+<div class="drawn">
   <PumpSection
     points={chart.points}
     liftMm={last?.lift?.mm ?? null}
@@ -22,17 +22,3 @@
   />
   {#if slots}<Readings {session} {stepId} {line} {prefs} {onamend} />{/if}
 </div>
-
-<style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(200px, 300px) minmax(240px, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
-  @media (max-width: 700px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
-  }
-</style>

@@ -18,7 +18,7 @@
   const target = $derived(session.state.work.liftChart.target);
 </script>
 
-<div class="fig">
+<div class="drawn">
   {#if g && ratio !== null}
     <GearSlot wantDeg={Math.sign(g.changeCrankDeg) * g.gearDeg} slot={g.slot} {direction} {ratio} />
   {/if}
@@ -77,19 +77,8 @@
 </div>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(220px, 320px) minmax(260px, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
   .say {
     font-weight: 620;
     max-width: 46ch;
-  }
-  @media (max-width: 700px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

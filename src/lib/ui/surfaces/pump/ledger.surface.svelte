@@ -18,7 +18,7 @@
   }
 </script>
 
-<div class="fig">
+<div class="drawn">
   <LedgerArcs
     lockBtdc={w.lockBtdc}
     offsetBtdc={w.offsetBtdc}
@@ -68,19 +68,8 @@
 <p class="note">Keep every decimal until the sum is made; drag the end of the arc to try an offset, Enter logs it.</p>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(240px, 420px) minmax(280px, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
   .sum td {
     font-weight: 640;
     border-top: 1.5px solid var(--ink);
-  }
-  @media (max-width: 700px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

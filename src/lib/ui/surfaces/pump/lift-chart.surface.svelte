@@ -20,7 +20,7 @@
   });
 </script>
 
-<div class="fig">
+<div class="drawn">
   <div>
     <table class="codes">
       <caption>Plate and chart, letter by letter</caption>
@@ -56,12 +56,6 @@
 </p>
 
 <style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(220px, 1fr) minmax(280px, 1.4fr);
-    gap: 24px;
-    align-items: start;
-  }
   .codes {
     width: auto;
     margin-bottom: 10px;
@@ -84,10 +78,5 @@
   .want td {
     font-weight: 640;
     color: var(--target);
-  }
-  @media (max-width: 700px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

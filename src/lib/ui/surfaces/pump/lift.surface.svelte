@@ -41,7 +41,7 @@
   const tooShort = $derived(left[1] !== null && chart.target !== null && w.lift === null && left[1]! <= 0);
 </script>
 
-<div class="fig">
+<div class="drawn">
   <PumpSection
     points={chart.points}
     liftMm={w.lift?.mm ?? null}
@@ -78,17 +78,3 @@
   </div>
 </div>
 <LiftCurve {chart} {limits} work={w} {slot} height={230} />
-
-<style>
-  .fig {
-    display: grid;
-    grid-template-columns: minmax(200px, 280px) minmax(260px, 1fr);
-    gap: 24px;
-    align-items: start;
-  }
-  @media (max-width: 700px) {
-    .fig {
-      grid-template-columns: 1fr;
-    }
-  }
-</style>
