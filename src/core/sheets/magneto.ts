@@ -114,7 +114,7 @@ export const magneto = sheet({
       tools: ['level'],
       minutes: 10,
       hazards: ['pinch'],
-      sets: ['drive-oriented'],
+      sets: ['coupling-oriented'],
       needs: ['crank-at-reference', 'compression-confirmed'],
       slots: [slots['drive-stands']],
       values: ['couplingBearing', 'magnetoGearTeeth'],
@@ -132,7 +132,7 @@ export const magneto = sheet({
       minutes: 6,
       hazards: ['hv-ignition', 'pinch'],
       sets: ['impulse-set'],
-      needs: ['drive-oriented']
+      needs: ['coupling-oriented']
     }),
     step({
       id: 'offer',

@@ -19,7 +19,7 @@ export const flags = {
     hard: true,
     sayable: true
   },
-  'drive-oriented': { on: 'drive coupling stands as it must', off: 'drive coupling not looked at', danger: false },
+  'coupling-oriented': { on: 'drive coupling stands as it must', off: 'drive coupling not looked at', danger: false },
   'snap-proved': { on: 'snap heard at its mark', off: 'snap not proved', danger: false },
   'run-proved': { on: 'running spark proved', off: 'running spark not proved', danger: false }
 } as const satisfies Record<string, FlagWords>;

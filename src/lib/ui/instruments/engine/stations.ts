@@ -75,6 +75,7 @@ export const stations: readonly Station[] = [
       'impulse-set',
       'snap-proved',
       'drive-oriented',
+      'coupling-oriented',
       'spring-shaft-open',
       'flange-stands-off',
       'pump-locked',
