@@ -3,6 +3,7 @@ import { fieldOf } from '$core/sheets/data-sheet.ts';
 import { tick } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/svelte';
+import SheetField from '$lib/ui/engine/SheetField.svelte';
 import EnterValues from '$lib/ui/engine/EnterValues.svelte';
 import LoadMap from '$lib/ui/curves/LoadMap.svelte';
 import Cap from '$lib/ui/instruments/cap/Cap.svelte';
@@ -140,6 +141,22 @@ describe('values a step lacks', () => {
     await fireEvent.submit(page.querySelector('form')!);
     await waitFor(() => expect(plain(page)).toContain('What you typed stays here: try again.'));
     expect(labelled('strokeMm').value).toBe('92');
+  });
+});
+
+describe('a table pasted into a data sheet', () => {
+  const paste = (field: Element, text: string) => {
+    const e = new Event('paste', { bubbles: true, cancelable: true });
+    Object.assign(e, { clipboardData: { getData: () => text } });
+    return fireEvent(field, e);
+  };
+  it('is laid out in one line, point after point; a single value is left to the browser', async () => {
+    render(SheetField, { field: fieldOf('liftChart')!, length: 'mm' });
+    const field = screen.getByRole<HTMLInputElement>('textbox');
+    await paste(field, 'btdc,lift\r\n14,1.62\r\n16,1.95\r\n18,2.31\r\n');
+    expect(field.value).toBe('btdc,lift; 14,1.62; 16,1.95; 18,2.31');
+    await paste(field, '14 1.62');
+    expect(field.value).toBe('btdc,lift; 14,1.62; 16,1.95; 18,2.31');
   });
 });
 

@@ -154,6 +154,14 @@ describe('a pump timed by plunger lift', () => {
       engineWith({ ...PUMP, liftChart: chartText(lift.chart.points) }).values['liftChart']!.value
     );
   });
+  it('does not go on with a dial at the end of its travel', () => {
+    const job = new PlayedJob(engineWith(DIESEL), 'plunger-lift');
+    job.read('dial', 'spare-low', '0.8');
+    job.read('dial', 'spare-high', '0');
+    expect(headline(job, 'dial')).toBe('The dial has no travel left above: mount it anew');
+    job.read('dial', 'spare-high', '2.4');
+    expect(headline(job, 'dial')).not.toContain('no travel left');
+  });
   it('finds no base circle while the dial still falls, and no angle for a lift outside the chart', () => {
     const job = lifted();
     for (const text of ['4.12', '3.31', '2.44', '1.58']) job.say(job.reading('lift', 'falling', text, TURNING));

@@ -22,7 +22,9 @@ import {
   proofHeadline,
   proofOpen,
   torqueHeadline,
-  torqueOpen
+  torqueOpen,
+  travelOpen,
+  travelText
 } from './words.ts';
 import type { PumpContext, PumpState, PumpWorks } from './works.ts';
 import type { CrankWorks } from '../crank/works.ts';
@@ -65,7 +67,7 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
     'gear-torque': { headline: torqueHeadline, open: torqueOpen },
     ledger: { headline: ledgerHeadline, open: ledgerOpen },
     proof: { headline: proofHeadline, open: proofOpen },
-    'element-section': {}
+    'element-section': { headline: (s, v) => travelText(s, v), open: (s, v) => travelOpen(s, v) }
   },
   schools: {
     'pump-method': (e) =>

@@ -159,3 +159,17 @@ const lockAndPin = (state: PumpState) => {
   const all = Object.values(state.work.proofs);
   return [all.find((p) => p.what === 'lock'), all.find((p) => p.what === 'pin')] as const;
 };
+
+/** Which end of its travel the dial comes to, where somebody has read that; null while it has some left. */
+export function travelOpen(state: PumpState, v: StepView): string | null {
+  const ends = (['spare-low', 'spare-high'] as const).filter(
+    (slot) => v.step.slots.some((s) => s.slot === slot) && (lastOf(state.readings, slot)?.value ?? 1) <= 0
+  );
+  if (ends.length === 0) return null;
+  return `the dial has no travel left ${ends.map((e) => (e === 'spare-low' ? 'below' : 'above')).join(' and ')}: mount it anew`;
+}
+
+export const travelText = (state: PumpState, v: StepView): string | null => {
+  const open = travelOpen(state, v);
+  return open && `${open.charAt(0).toUpperCase()}${open.slice(1)}`;
+};

@@ -26,6 +26,19 @@
   const units = $derived<readonly Unit[]>(field.quantity ? unitsOf[field.quantity] : []);
   const inUse = $derived(unit ?? (field.quantity === 'length' ? length : units[0]));
   const help = $props.id();
+  const table = $derived(field.kind === 'pairs' || field.kind === 'band');
+  /** A table is pasted in lines, and a line has no room for them: each becomes a point. */
+  function pasted(e: ClipboardEvent) {
+    const text = e.clipboardData?.getData('text') ?? '';
+    if (!table || !/[\r\n]/.test(text.trim())) return;
+    e.preventDefault();
+    value = text
+      .trim()
+      .split(/\r?\n/)
+      .map((l) => l.trim())
+      .filter((l) => l !== '')
+      .join('; ');
+  }
 </script>
 
 <div class="row" class:wrong>
@@ -38,6 +51,7 @@
       ? [['', 'choose'], ...field.choices!.map((c) => [c.id, c.label] as const)]
       : undefined}
     placeholder={field.example}
+    onpaste={pasted}
     aria-invalid={wrong}
     aria-describedby={field.help ? help : undefined}
   />
