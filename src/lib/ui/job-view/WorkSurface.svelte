@@ -111,7 +111,7 @@
         <p class="defer">Defers to {words.list([...new Set(hazards.map((h) => h.defer))])}.</p>
       </Caution>
     {/if}
-    {#if v.state === 'blocked'}
+    {#if v.state === 'blocked' || (v.state === 'repeat' && v.missing.length)}
       <Caution>
         <b>Held.</b> Put it right first:
         <ul class="held">
