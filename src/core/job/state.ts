@@ -120,11 +120,7 @@ function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<string>): St
  * The last step before it that gives that state is then to be repeated; and what that step itself needs may be lost as
  * well, so that the way back begins further up.
  */
-function reopenLost(
-  views: StepView[],
-  flags: ReadonlySet<string>,
-  matters: (step: Step, f: string) => boolean
-): void {
+function reopenLost(views: StepView[], flags: ReadonlySet<string>, matters: (step: Step, f: string) => boolean): void {
   for (let k = views.length - 1; k >= 0; k--) {
     const v = views[k]!;
     if (v.state === 'repeat') v.missing = v.step.needs.filter((f) => !flags.has(f) && matters(v.step, f));
