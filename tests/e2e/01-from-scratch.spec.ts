@@ -29,7 +29,11 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
   await workAs(page, 'Ottilie Crane');
 
   await test.step('the gauges go into the tray', async () => {
-    await page.getByRole('link', { name: 'Tray' }).click();
+    // who works here was just said, and the page that is still being made anew may swallow the first press
+    await expect(async () => {
+      await page.getByRole('link', { name: 'Tray' }).click();
+      await expect(page).toHaveURL(/\/tray$/, { timeout: 1500 });
+    }).toPass();
     await alive(page);
     for (const [name, kind, resolution, accuracy] of [
       ['Wheel', 'wheel', scenario.gauges.wheel.resolution, scenario.gauges.wheel.accuracy],
