@@ -1,10 +1,20 @@
 // @vitest-environment jsdom
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { cleanup } from '@testing-library/svelte';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { SAW, TWO_STROKE } from '../support/magneto-jobs.ts';
 import { DIESEL, FINE_WHEEL, TURNING } from '../support/pump-jobs.ts';
 import { away, button, press, surface, withGeometry } from './support.ts';
+
+// a page without pixels has nothing to draw a chart on
+vi.mock('$lib/ui/charts/chart-setup.ts', () => ({
+  Chart: class {
+    data = { datasets: [] };
+    options = {};
+    update() {}
+    destroy() {}
+  }
+}));
 
 /** What a technician sees at the steps of pumps, magnetos and two-strokes, and what a hand on the drawing does. */
 let drag: ReturnType<typeof withGeometry>;

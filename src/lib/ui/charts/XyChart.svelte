@@ -80,11 +80,13 @@
     return () => {
       gone = true;
       chart?.destroy();
+      chart = null;
     };
   });
   $effect(() => {
     const [next, look] = [series.map(dataset), scales()];
-    if (!ready || !chart) return;
+    // a chart whose place has left the page is not drawn any more
+    if (!ready || !chart || !canvas?.isConnected) return;
     chart.data.datasets = next;
     chart.options.scales = look;
     chart.update('none');
