@@ -1,3 +1,4 @@
+import { rearSupport } from '../domains/pump/steps.ts';
 import { slots as pumpSlots } from '../domains/pump/slots.ts';
 import { slots as crankSlots } from '../domains/crank/slots.ts';
 import { BY_PUMP, crank, engine, pump, sheet, step } from './authoring.ts';
@@ -118,12 +119,7 @@ export const lockedOffset = sheet({
       ifSkipped: 'A broken flange.',
       minutes: 5,
       sets: ['support-bracket-on'],
-      onlyIf: {
-        fact: 'rearSupport',
-        question: 'Has the pump a rear support?',
-        yes: 'It has one',
-        no: 'None'
-      }
+      onlyIf: rearSupport
     }),
     step({
       id: 'pin-out',

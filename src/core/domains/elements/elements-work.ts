@@ -3,7 +3,7 @@ import { verdict, type Verdict, type VerdictState } from '../../calculations/ver
 import type { Engine } from '../../engine/engine.ts';
 import { oneReading } from '../../job/readings.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
-import { mod } from '../../numerics/angles.ts';
+import { wrap180 } from '../../numerics/angles.ts';
 import { listOf, numberOf } from './vocabulary.ts';
 
 export interface ElementRow {
@@ -46,7 +46,7 @@ export function elementsWork(engine: Engine, r: Replayed, step: string): Element
   const rows = order.map((element, k): ElementRow => {
     const reading = mine[k] ?? null;
     const nominalDeg = (k * 360) / n;
-    const errorDeg = reading && first ? signed(reading.value - first.value - nominalDeg) : null;
+    const errorDeg = reading && first ? wrap180(reading.value - first.value - nominalDeg) : null;
     return {
       element,
       reading,
@@ -83,8 +83,6 @@ export function elementsWork(engine: Engine, r: Replayed, step: string): Element
     over: from
   };
 }
-
-const signed = (deg: number): number => mod(deg + 180, 360) - 180;
 
 function shimsOf(engine: Engine, order: number[], read: Reading[]): Map<number, number> | null {
   const [velocity, stepMm, within] = (['camVelocity', 'tappetStepMm', 'elementWithinDeg'] as const).map((f) =>

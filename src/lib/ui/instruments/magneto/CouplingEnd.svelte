@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { wrap180 } from '$core/numerics/angles.ts';
   import { gripped, type Grip } from '../grip.ts';
   import { arc, onCircle } from '../pump/pump-geometry.ts';
 
@@ -12,7 +13,7 @@
   let { wanted, found, pitchDeg, direction }: Props = $props();
   let tried = $state<number | null>(null);
   const shown = $derived(tried ?? found ?? wanted ?? 0);
-  const off = $derived(wanted === null ? null : ((((shown - wanted) % 360) + 540) % 360) - 180);
+  const off = $derived(wanted === null ? null : wrap180(shown - wanted));
   const [X, Y, R] = [150, 140, 104];
   const at = (deg: number, r: number) => onCircle(X, Y, r, deg);
   const a = $derived(at(shown, 66));
