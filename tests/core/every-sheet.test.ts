@@ -326,6 +326,25 @@ describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
     expect(figures()).toEqual(before);
   });
 
+  it('never says in, out or too close to call without the limits that say so, also where a figure is far off', () => {
+    const job = played();
+    const bare = () =>
+      job.state.steps
+        .map((v) => words.headline(job.state, job.engine, v, len))
+        .filter((said) => /: (in|out)\b|too close to call/i.test(said) && !/limits|may be/.test(said));
+    expect(bare()).toEqual([]);
+    for (const r of job.state.readings) {
+      const now = job.state.readings.find((x) => x.id === r.id)!;
+      const value = r.value + (r.value < 1 ? 0.3 : 3);
+      const figure = { text: String(value), value, resolution: r.resolution, unit: r.unit, gauge: r.gauge };
+      const body = { kind: 'amend' as const, replaces: r.id, basis: now.basis, reason: 'misread', ...figure };
+      if (!job.tryTo(body).ok) continue;
+      const e = job.say(body);
+      expect(bare(), `${r.slot} ${value}`).toEqual([]);
+      job.say({ kind: 'undo', undoes: e.id });
+    }
+  });
+
   it('has a sentence, a next figure and a card at every step, also with nothing read and nothing on the data sheet', () => {
     for (const values of [VALUES, {}]) {
       const job = new PlayedJob(engineWith(values), id);

@@ -56,7 +56,7 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
     for (const g of inputs.gaps) await type(page, g.join(' + '));
     const float = out('stack.endFloat');
     await expect(head(page)).toHaveText(
-      `End float without packing ${Number(float.floatMm).toFixed(3)} ± 0.019 mm: out`
+      `End float without packing ${Number(float.floatMm).toFixed(3)} ± 0.019 mm: out, limits 0.12 to 0.22 mm`
     );
     await done(page, 'Gap measured all round');
   });
@@ -75,7 +75,7 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
     await expect(picks.first()).toContainText('in');
     await page.keyboard.press('t');
     await expect(page.getByText('On this job: PK-12')).toBeVisible();
-    await expect(head(page)).toHaveText('End float with PK-12 0.165 ± 0.020 mm: in');
+    await expect(head(page)).toHaveText('End float with PK-12 0.165 ± 0.020 mm: in, limits 0.12 to 0.22 mm');
     const left = async () => {
       const stock = (await (await api.get(`${A}/api/stock`)).json()).out as { name: string; count: number }[];
       return stock.find((s) => s.name === 'PK-12')!.count;

@@ -1,6 +1,6 @@
 import { verdict, type Verdict } from '../calculations/verdict/verdict.ts';
 import { numberOf, type Engine } from '../engine/engine.ts';
-import { formatValue } from '../units/format.ts';
+import { formatValue, timingLimits } from '../units/format.ts';
 import { baseUnit, unitSign, type Quantity } from '../units/units.ts';
 import { meanParts, meanRemedies, type Doubt, type Reach } from './narrow.ts';
 import type { SettledFigure } from './settled.ts';
@@ -8,7 +8,7 @@ import { byLastGauge, gaugeOf, oneReading, settledOf, type Settled } from './rea
 import type { Reading } from './replayed.ts';
 import type { Slot, Step } from './run-sheet.ts';
 import type { JobState, StepView } from './domain.ts';
-import { lengthLimits, lengthPm, lower, plusMinus, VERDICT_WORD, verdictOpen, type LengthText } from './texts.ts';
+import { judgedBy, lengthLimits, lengthPm, lower, plusMinus, verdictOpen, type LengthText } from './texts.ts';
 
 /** A measured figure with the limits of the data sheet it is judged by. Base units of its quantity; u is one standard uncertainty. */
 export interface Judged extends Settled {
@@ -88,6 +88,7 @@ export function pmText(slot: Slot, u: number, len: LengthText): string {
 /** Its limits in words. */
 export function limitsText(slot: Slot, j: Pick<Judged, 'min' | 'max'>, len: LengthText): string {
   if (slot.quantity === 'length') return lengthLimits(len, j.min, j.max, 2);
+  if (slot.quantity === 'timing') return timingLimits(j.min, j.max);
   const bare = (x: number) => String(Number(x.toFixed(2)));
   const of = (x: number) => bare(x) + unitSign[baseUnit(slot.quantity)];
   if (j.min !== null && j.max !== null) return `${bare(j.min)} to ${of(j.max)}`;
@@ -100,7 +101,9 @@ export function judgedHeadline(state: JobState, v: StepView, len: LengthText): s
   const row = judgedRows(state, v.step).findLast((x) => x.judged);
   if (!row?.judged) return null;
   const said = `${row.slot.label.charAt(0).toUpperCase()}${row.slot.label.slice(1)}: ${judgedText(row.slot, row.judged, len)}`;
-  return row.judged.verdict ? `${said}, ${VERDICT_WORD[row.judged.verdict.state]}` : said;
+  return row.judged.verdict
+    ? `${said}: ${judgedBy(row.judged.verdict.state, limitsText(row.slot, row.judged, len))}`
+    : said;
 }
 
 /** What its figures leave open. */

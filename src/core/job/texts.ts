@@ -36,6 +36,9 @@ export const lower = (s: string): string => s.charAt(0).toLowerCase() + s.slice(
 
 export const VERDICT_WORD: Record<VerdictState, string> = { in: 'in', out: 'out', unsure: 'too close to call' };
 
+/** A verdict never stands without the limits that gave it: `out, limits 16° to 18° before`. */
+export const judgedBy = (state: VerdictState, limits: string): string => `${VERDICT_WORD[state]}, limits ${limits}`;
+
 /** What a verdict leaves open; null when the figure is in, or not judged at all. */
 export function verdictOpen(what: string, state: VerdictState | undefined): string | null {
   if (state === undefined || state === 'in') return null;

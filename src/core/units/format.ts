@@ -19,6 +19,16 @@ export function formatTiming(btdc: number, decimals = 1): string {
   return `${size}° ${btdc > 0 ? 'before' : 'after'}`;
 }
 
+/** Limits of a timing in words, earlier above 0 and either of them open: `16° to 18° before`, `4° after to 2° before`, `18° before or later`. */
+export function timingLimits(min: number | null, max: number | null): string {
+  const size = (x: number) => `${Number(Math.abs(x).toFixed(2))}°`;
+  const whole = (x: number) => (Number(x.toFixed(2)) === 0 ? 'TDC' : `${size(x)} ${x > 0 ? 'before' : 'after'}`);
+  if (min !== null && max !== null)
+    return min * max > 0 ? `${size(min)} to ${whole(max)}` : `${whole(min)} to ${whole(max)}`;
+  if (min !== null) return `${whole(min)} or earlier`;
+  return max !== null ? `${whole(max)} or later` : 'no limit on the data sheet';
+}
+
 /** A bearing as a clock time: 170 → `5:40`. */
 export function formatClock(bearingDeg: number): string {
   const minutes = Math.round(((((bearingDeg % 360) + 360) % 360) / 360) * 720) % 720;

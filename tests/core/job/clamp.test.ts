@@ -49,7 +49,7 @@ describe('the clamp at its torque', () => {
     expect(open(job)).toBe('the clamp is short of its torque');
     torque(job, '18.5');
     expect(open(job)).toBeNull();
-    expect(headline(job, 'clamp-final')).toBe('Torque reached: start it and read the timing again');
+    expect(headline(job, 'clamp-final')).toBe('Torque of 18 N·m reached: start it and read the timing again');
     torque(job, '23');
     expect(open(job)).toBe('the clamp is above its torque');
   });

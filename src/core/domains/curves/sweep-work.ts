@@ -180,11 +180,14 @@ export function sweepFinding(w: SweepWork, engine: Engine): string | null {
       `${w.worst.byDeg < 0 ? 'Lazy' : 'Fast'} by ${Math.abs(w.worst.byDeg).toFixed(1)}° at ${formatSpeed(w.worst.rpm)}`
     );
   else if (w.compare.state === 'in') parts.push('In its limits at every speed');
-  else if (w.compare.state === 'unsure') parts.push('In or too close to call at every speed');
+  else if (w.compare.state === 'unsure') parts.push('Within its limits or too close to call at every speed');
   else parts.push('No point lies where the data sheet has limits');
   if (w.compare.sticky) parts.push(`sticky coming down by ${w.compare.hysteresisDeg!.toFixed(1)}°`);
   if (w.creep?.out) parts.push(`${w.creep.deg.toFixed(1)}° already in at idle`);
-  if (w.total?.verdict?.state === 'out') parts.push(`total ${w.total.btdc.toFixed(1)}° above its limit`);
+  if (w.total?.verdict?.state === 'out')
+    parts.push(
+      `total ${w.total.btdc.toFixed(1)}° ± ${(2 * w.total.uDeg).toFixed(1)}°, above the ${numberOf(engine, 'totalMaxBtdc')}° it may have`
+    );
   return parts.join(', ');
 }
 

@@ -1,5 +1,5 @@
 import type { Domain, StepView } from '../../job/domain.ts';
-import { degText, type LengthText } from '../../job/texts.ts';
+import { degText, plusMinus, type LengthText } from '../../job/texts.ts';
 import { domain as engine } from '../engine/domain.ts';
 import { elementsWork } from './elements-work.ts';
 import { settled } from './figures.ts';
@@ -38,8 +38,10 @@ function elementsHeadline(state: ElementsState, v: StepView, _: LengthText): str
   if (read === 0 || w.worst === null) return null;
   if (read < w.order.length)
     return `Next: element ${w.order[read]!}, near ${degText(w.rows[read]!.nominalDeg, 1)} after the first`;
-  if (w.state === 'in') return `Evenly spaced: none off by more than ${degText(Math.abs(w.worst.errorDeg!), 2)}`;
-  if (w.state === 'unsure') return 'Too close to call: read the closures finer, or again';
+  const most = `${degText(Math.abs(w.worst.errorDeg!), 2)}, ${plusMinus(w.uDeg!, 2)}°`;
+  if (w.state === 'in') return `Evenly spaced: none off by more than ${most}; \u00b1 ${w.withinDeg}° may be`;
+  if (w.state === 'unsure')
+    return `Off by up to ${most}, and only \u00b1 ${w.withinDeg}° may be: too close to call. Read the closures finer, or again`;
   if (w.state === null) return 'Not judged: what the elements may stand off is not on the data sheet';
   return `Element ${w.worst.element} ${degText(Math.abs(w.worst.errorDeg!), 2)} ${w.worst.errorDeg! > 0 ? 'late: thicker shims' : 'early: thinner shims'}`;
 }

@@ -63,7 +63,10 @@ function marksHeadline(state: FlywheelState): string | null {
   if (missing.length) return `Still to find: ${list(missing)}`;
   if (w.pattern) return w.pattern;
   if (w.state === null) return 'Not judged: how far a mark may lie off is not on the data sheet';
-  return w.state === 'in' ? 'Every cylinder\u2019s mark lies where it must' : 'Too close to call: read the marks finer';
+  const may = `\u00b1 ${w.withinDeg}° may be`;
+  return w.state === 'in'
+    ? `Every cylinder\u2019s mark lies where it must: ${may}`
+    : `A mark is too close to call, ${may}: read the marks finer`;
 }
 
 function marksOpen(state: FlywheelState): string | null {

@@ -7,7 +7,8 @@ import { settledOf as settle, type Settled } from '../../job/readings.ts';
 import { wrap180 } from '../../numerics/angles.ts';
 import { lastOf, numberOf, readingsOf } from './vocabulary.ts';
 
-type Judged = Settled & { verdict: Verdict | null };
+/** a figure with the limits that judge it; null is open */
+type Judged = Settled & { min: number | null; max: number | null; verdict: Verdict | null };
 
 /** What the coupling does to the spark, where it stands, and where its snap is heard. Crank degrees before TDC. */
 export interface MagnetoWork {
@@ -39,7 +40,7 @@ export function magnetoWork(engine: Engine, r: Replayed): MagnetoWork {
     const s = settle(r.readings, slot);
     if (!s) return null;
     const [min, max] = slot === 'run-spark' ? limits('runMinBtdc', 'runMaxBtdc') : limits('snapMinBtdc', 'snapMaxBtdc');
-    return { ...s, verdict: verdictOrNone(s.value, s.u, min, max, s.scatterUnknown) };
+    return { ...s, min, max, verdict: verdictOrNone(s.value, s.u, min, max, s.scatterUnknown) };
   };
   const heard = readingsOf(r.readings, 'snap').map((x) => x.value);
   const spark = judged('run-spark');

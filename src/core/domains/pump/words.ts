@@ -1,6 +1,6 @@
 import type { StepView } from '../../job/domain.ts';
-import { degText, turnWord, type LengthText } from '../../job/texts.ts';
-import { formatTiming } from '../../units/format.ts';
+import { degText, judgedBy, plusMinus, turnWord, VERDICT_WORD, type LengthText } from '../../job/texts.ts';
+import { formatTiming, timingLimits } from '../../units/format.ts';
 import type { GearWork } from './gear-slot.ts';
 import { CLOSED_DEG } from './ledger-work.ts';
 import type { LiftWork } from './lift-work.ts';
@@ -30,8 +30,10 @@ export function liftHeadline(state: PumpState, v: StepView, len: LengthText): st
   const w = liftOf(state, v);
   if (w.timing) {
     const { btdc, uDeg, verdict } = w.timing;
-    const stands = `Timed ${formatTiming(btdc)}, \u00b1 ${(2 * uDeg).toFixed(1)}°`;
-    return verdict ? `${stands}: ${verdict.state === 'unsure' ? 'too close to call' : verdict.state}` : stands;
+    const stands = `Timed ${formatTiming(btdc)}, ${plusMinus(uDeg, 1)}°`;
+    return verdict
+      ? `${stands}: ${judgedBy(verdict.state, timingLimits(numberOf(state.engine, 'pumpMinBtdc') ?? null, numberOf(state.engine, 'pumpMaxBtdc') ?? null))}`
+      : `${stands}: not judged, the data sheet has no limits`;
   }
   if (w.problem) return w.problem.message;
   if (w.lift && !w.stands) return `${len(w.lift.mm, 2)} of lift: now read where the crank stands`;
@@ -103,13 +105,16 @@ function torque(state: PumpState, v: StepView): { text: string; open: string | n
   const { value, u } = oneReading(last);
   const stage = first ? 'first' : 'final';
   if (value < wanted - 2 * u - 1e-9)
-    return { text: `Short of the ${stage} torque: tighten on`, open: `the ${stage} torque is not reached` };
+    return {
+      text: `Short of the ${stage} torque, ${wanted} N\u00b7m: tighten on`,
+      open: `the ${stage} torque is not reached`
+    };
   if (value > wanted + 2 * u + 1e-9)
     return {
-      text: `Above the ${stage} torque: loosen and begin again`,
+      text: `Above the ${stage} torque, ${wanted} N\u00b7m: loosen and begin again`,
       open: `the ${stage} torque is passed${first ? ', and the lock carried it' : ''}`
     };
-  return { text: `${stage === 'first' ? 'First' : 'Final'} torque reached`, open: null };
+  return { text: `${stage === 'first' ? 'First' : 'Final'} torque of ${wanted} N\u00b7m reached`, open: null };
 }
 export const torqueHeadline = (state: PumpState, v: StepView): string | null => torque(state, v)?.text ?? null;
 export const torqueOpen = (state: PumpState, v: StepView): string | null => torque(state, v)?.open ?? null;
@@ -141,9 +146,7 @@ export function proofHeadline(state: PumpState, v: StepView): string | null {
   if (believe) return believe;
   const at = `${p.what === 'pin' ? 'Pin' : 'Lock'} enters ${degText(Math.abs(p.offDeg), 2)} ${p.offDeg > 0 ? 'early' : 'late'}`;
   if (p.verdict === null) return `${at}: what it may differ by is not on the data sheet`;
-  return p.verdict.state === 'in'
-    ? `${at}: within \u00b1 ${p.within}°`
-    : `${at}: ${p.verdict.state === 'out' ? 'out' : 'too close to call'}`;
+  return `${at}, ${plusMinus(p.entered!.uDeg, 2)}°: ${VERDICT_WORD[p.verdict.state]}, ${p.verdict.state === 'in' ? '' : 'only '}\u00b1 ${p.within}° may be`;
 }
 
 export function proofOpen(state: PumpState, v: StepView): string | null {

@@ -1,5 +1,5 @@
 import type { Domain, StepView } from '../../job/domain.ts';
-import { lengthPm, VERDICT_WORD, verdictOpen } from '../../job/texts.ts';
+import { judgedBy, lengthLimits, lengthPm, verdictOpen } from '../../job/texts.ts';
 import { domain as stack } from '../stack/domain.ts';
 import type { StackWorks } from '../stack/works.ts';
 import { domain as tooth } from '../tooth/domain.ts';
@@ -16,9 +16,9 @@ export const domain: Domain<RingsWorks & StackWorks, RingsVocabulary['school']> 
   surfaces: {
     rings: {
       headline: (state, _v, len) => {
-        const { height } = state.work.rings;
+        const { height, minMm, maxMm } = state.work.rings;
         return height?.verdict
-          ? `Shaft height ${lengthPm(len, height.mm, height.uMm, 2)}: ${VERDICT_WORD[height.verdict.state]}`
+          ? `Shaft height ${lengthPm(len, height.mm, height.uMm, 2)}: ${judgedBy(height.verdict.state, lengthLimits(len, minMm, maxMm))}`
           : null;
       },
       open: (state, v) =>

@@ -1,11 +1,13 @@
 import type { StepView } from '../../job/domain.ts';
-import { lengthPm, VERDICT_WORD, verdictOpen, type LengthText } from '../../job/texts.ts';
+import type { VerdictState } from '../../calculations/verdict/verdict.ts';
+import { judgedBy, lengthLimits, lengthPm, verdictOpen, type LengthText } from '../../job/texts.ts';
 import { lastPatch } from './patch-work.ts';
-import { asks, sets } from './vocabulary.ts';
+import { asks, numberOf, sets } from './vocabulary.ts';
 import type { StackState } from './works.ts';
 
 export function stackHeadline(state: StackState, v: StepView, len: LengthText): string | null {
   const { stack } = state.work;
+  const least = (field: 'minEngagementMm' | 'minClearanceMm'): Limits => [numberOf(state.engine, field) ?? null, null];
   if (stack.clamped && !asks(v, 'length'))
     return `Stop: washer and gaps leave ${len(stack.bare!.floatMm, 3)} of float, the drive would be clamped`;
   if (asks(v, 'float-tight') && stack.lossMm)
@@ -13,34 +15,51 @@ export function stackHeadline(state: StackState, v: StepView, len: LengthText): 
       ? `It bottoms: clamping takes ${len(stack.lossMm.value, 2)} of float away`
       : 'No float is lost by clamping: it does not bottom';
   if (asks(v, 'float-dial') && stack.direct)
-    return judged('End float', stack.direct.value, stack.direct.u, stack.direct.verdict?.state, len);
+    return judged(
+      'End float',
+      stack.direct.value,
+      stack.direct.u,
+      stack.direct.verdict?.state,
+      [stack.minMm, stack.maxMm],
+      len
+    );
   if (asks(v, 'length')) {
     const e = stack.engagement;
     if (!e) return null;
     const state = e.verdict?.state;
     if (state !== undefined && state !== 'in')
-      return judged('Oil-pump drive engaged', e.engagementMm, e.uMm, state, len);
+      return judged('Oil-pump drive engaged', e.engagementMm, e.uMm, state, least('minEngagementMm'), len);
     if (e.clearanceVerdict && e.clearanceVerdict.state !== 'in')
-      return judged('Left before it bottoms', e.clearanceMm!, e.uMm, e.clearanceVerdict.state, len);
-    return judged('Oil-pump drive engaged', e.engagementMm, e.uMm, state, len);
+      return judged(
+        'Left before it bottoms',
+        e.clearanceMm!,
+        e.uMm,
+        e.clearanceVerdict.state,
+        least('minClearanceMm'),
+        len
+      );
+    return judged('Oil-pump drive engaged', e.engagementMm, e.uMm, state, least('minEngagementMm'), len);
   }
   if (v.step.takes.includes('packing') || asks(v, 'packing') || asks(v, 'gap')) {
     const { float, bare, packing } = stack;
     if (!bare || !float) return null;
     const what =
       packing.length === 0 ? 'End float without packing' : `End float with ${packing.map((p) => p.name).join(' and ')}`;
-    return judged(what, float.mm, float.uMm, float.verdict?.state, len);
+    return judged(what, float.mm, float.uMm, float.verdict?.state, [stack.minMm, stack.maxMm], len);
   }
   return null;
 }
+
+type Limits = readonly [min: number | null, max: number | null];
 
 const judged = (
   what: string,
   mm: number,
   u: number,
-  state: keyof typeof VERDICT_WORD | undefined,
+  state: VerdictState | undefined,
+  [min, max]: Limits,
   len: LengthText
-): string => `${what} ${lengthPm(len, mm, u)}${state ? `: ${VERDICT_WORD[state]}` : ''}`;
+): string => `${what} ${lengthPm(len, mm, u)}${state ? `: ${judgedBy(state, lengthLimits(len, min, max))}` : ''}`;
 
 export function stackOpen(state: StackState, v: StepView): string | null {
   const { stack } = state.work;

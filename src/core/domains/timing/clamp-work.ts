@@ -42,10 +42,10 @@ export function clampHeadline(state: TimingState): string | null {
       ? `Tightening moved the timing ${Math.abs(moved.deg).toFixed(1)}° ${moved.deg > 0 ? 'earlier' : 'later'}: set it again`
       : 'The timing did not move while the clamp was tightened';
   if (!torque) return null;
-  if (torque.state === 'short') return 'The clamp is short of its torque: tighten on';
+  if (torque.state === 'short') return `The clamp is short of its torque, ${torque.wantedNm} N\u00b7m: tighten on`;
   return torque.state === 'over'
-    ? 'The clamp is above its torque: look at stud and flange'
-    : 'Torque reached: start it and read the timing again';
+    ? `The clamp is above its torque, ${torque.wantedNm} N\u00b7m: look at stud and flange`
+    : `Torque of ${torque.wantedNm} N\u00b7m reached: start it and read the timing again`;
 }
 
 /** What the step leaves open. */

@@ -1,7 +1,7 @@
 import type { StepView } from '../../job/domain.ts';
 import { judgedHeadline } from '../../job/judged.ts';
-import { turnWord, type LengthText } from '../../job/texts.ts';
-import { formatTiming } from '../../units/format.ts';
+import { judgedBy, plusMinus, turnWord, type LengthText } from '../../job/texts.ts';
+import { formatTiming, timingLimits } from '../../units/format.ts';
 import { biasOf } from './bias.ts';
 import type { SettingRow } from './timing-work.ts';
 import type { TimingState } from './works.ts';
@@ -16,12 +16,13 @@ export function housingText(row: SettingRow, len: LengthText): string | null {
 }
 
 export function timingHeadline(state: TimingState, v: StepView, len: LengthText): string | null {
-  const { latest } = state.work.timing[v.step.id]!;
+  const { latest, markKnown, minBtdc, maxBtdc } = state.work.timing[v.step.id]!;
   const judged = latest?.verdict?.state;
   if (!latest) return null;
-  if (judged === 'in') return `In: ${formatTiming(latest.btdc)} with the mark\u2019s error taken off`;
-  if (judged === 'unsure') return 'Too close to call: leave the housing as it stands and narrow the doubt';
-  return housingText(latest, len);
+  if (judged === undefined || judged === 'out') return housingText(latest, len);
+  const stands = `${formatTiming(latest.btdc)}, ${plusMinus(latest.uDeg, 1)}°${markKnown ? ' with the mark\u2019s error taken off' : ''}`;
+  const said = `${stands}: ${judgedBy(judged, timingLimits(minBtdc, maxBtdc))}`;
+  return judged === 'in' ? said : `${said}. Leave the housing as it stands and narrow the doubt`;
 }
 
 export function timingOpen(state: TimingState, v: StepView): string | null {
