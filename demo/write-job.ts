@@ -10,7 +10,7 @@ import { withTransaction } from '../src/lib/server/db/pool.ts';
 import { engineById } from '../src/lib/server/repositories/engines.ts';
 import { insertEvent, lockJob } from '../src/lib/server/repositories/events.ts';
 import { gauges } from '../src/lib/server/repositories/gauges.ts';
-import { openJob } from '../src/lib/server/repositories/jobs.ts';
+import { open } from '../src/lib/server/jobs/open-job.ts';
 import { holdParts, partsOf } from '../src/lib/server/repositories/stock.ts';
 import { slug } from '../src/lib/server/repositories/ids.ts';
 
@@ -36,6 +36,8 @@ export interface DemoJob {
   by: string;
   opened: string;
   promised?: string;
+  /** the job that led to it, by its key: what was measured there is carried over */
+  after?: string;
   lines: Line[];
 }
 
@@ -53,8 +55,16 @@ export async function writeJob(job: DemoJob): Promise<void> {
   const engine = await engineById(slug(job.engine));
   const tray = await gauges();
   const person = (name: string) => ({ id: slug(name), name });
-  const id = await openJob(engine.id, job.sheet, job.promised ?? null, person(job.by), job.opened, uuid(job.key));
-  const log: JobEvent[] = [];
+  const { id, carried } = await open({
+    engineId: engine.id,
+    sheet,
+    promisedOn: job.promised ?? null,
+    by: person(job.by),
+    at: job.opened,
+    id: uuid(job.key),
+    ...(job.after === undefined ? {} : { after: uuid(job.after) })
+  });
+  const log: JobEvent[] = [...carried];
   let by = person(job.by);
   let at = new Date(job.opened).getTime();
   await withTransaction(async (c) => {

@@ -112,7 +112,7 @@ async function all() {
   await shot('curves');
   await page.getByRole('button', { name: 'Load map' }).click();
   await shot('load-map');
-  await open((await jobsOf('ropeway-winch', 'Check a distributor'))[0]);
+  await open((await jobsOf('ropeway-winch', 'Check a distributor on the bench'))[0]);
   await shot('job-lobes');
   await open('/scales?kind=tape&diameter=164&from=-10&to=40&step=2');
   await shot('scales');

@@ -195,7 +195,8 @@ test('checks before a distributor is taken apart lead to words on every part, an
       floatMaxMm: '0.3',
       bushPlayMaxMm: '0.06',
       topFloatMaxMm: '0.15',
-      advanceKind: 'weights'
+      advanceKind: 'weights',
+      camMaterial: 'steel'
     },
     gauges
   });
@@ -221,8 +222,12 @@ test('checks before a distributor is taken apart lead to words on every part, an
     api,
     A,
     jobId,
-    ...read('index', 'teeth-counted', 'count', null, '15'),
-    ...finished('index'),
+    ...read('teeth', 'teeth-counted', 'count', null, '15'),
+    choose('under-tip', 'gap'),
+    ...finished('teeth', 'index'),
+    choose('material-by', 'iron'),
+    choose('material-listed', 'listed'),
+    ...finished('material'),
     choose('advance-moves', 'free'),
     ...finished('advance', 'plate'),
     choose('cap-is', 'sound'),

@@ -21,6 +21,14 @@ export interface Person {
   name: string;
 }
 
+/** The job that a reading or an answer was carried over from, when it was taken there and by whom. */
+export interface Origin {
+  job: string;
+  sheet: string;
+  at: string;
+  by: string;
+}
+
 /** A figure as typed and as understood, in base units. */
 export interface Figure {
   text: string;
@@ -31,12 +39,12 @@ export interface Figure {
 }
 
 export type EventBody =
-  | ({ kind: 'reading'; step: string; slot: string; quantity: Quantity } & Figure)
+  | ({ kind: 'reading'; step: string; slot: string; quantity: Quantity; from?: Origin } & Figure)
   | ({ kind: 'amend'; replaces: string; basis: string; reason: string } & Figure)
   | { kind: 'done'; step: string }
   | { kind: 'skip'; step: string; reason: string }
   | { kind: 'reopen'; step: string }
-  | { kind: 'choose'; school: string; option: string }
+  | { kind: 'choose'; school: string; option: string; from?: Origin }
   | { kind: 'sign'; sign: SignKind; seen: boolean | null }
   | { kind: 'fact'; fact: string; value: boolean }
   | { kind: 'say'; flag: string; on: boolean; seen?: string }

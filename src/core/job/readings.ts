@@ -49,3 +49,8 @@ export function partsOfSum(r: Reading): number[] {
   if (!r.text.includes('+') || numbers.length < 2) return [r.value];
   return numbers.map((x) => x * unitSize[r.unit as Unit]);
 }
+
+/** Who read it, in words: what was carried over was read by somebody else, on an earlier job. */
+export const readBy = (r: Pick<Reading, 'by' | 'from'>): string => (r.from ? `${r.from.by}, carried over` : r.by.name);
+/** When it was read. */
+export const readAt = (r: Pick<Reading, 'at' | 'from'>): string => r.from?.at ?? r.at;

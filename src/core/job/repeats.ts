@@ -45,7 +45,8 @@ interface OfHand {
 function byHand(group: RepeatGroup): OfHand[] {
   const hands = new Map<string, OfHand>();
   for (const [k, r] of group.of.entries()) {
-    if (!r.gauge) continue;
+    // what was carried over told of its hand on the job where it was read
+    if (!r.gauge || r.from) continue;
     const key = `${r.gauge.id} ${r.by.id}`;
     const hand = hands.get(key);
     if (hand) hand.values.push(group.values[k]!);

@@ -79,11 +79,13 @@ function amend(reading: Reading | undefined, e: EventOf<'amend'>, isUndone: bool
   reading.replaced.push({ text: reading.text, by: reading.by, at: reading.at, reason: e.reason });
   const { text, unit, value, resolution, gauge, by, at } = e;
   Object.assign(reading, { text, unit, value, resolution, gauge, by, at });
+  delete reading.from;
 }
 
 function readingOf(e: EventOf<'reading'>): Reading {
-  const { id, step, slot, quantity, text, unit, value, resolution, gauge, by, at, seq } = e;
-  return { id, step, slot, quantity, text, unit, value, resolution, gauge, by, at, seq, basis: id, replaced: [] };
+  const { id, step, slot, quantity, text, unit, value, resolution, gauge, by, at, seq, from } = e;
+  const reading = { id, step, slot, quantity, text, unit, value, resolution, gauge, by, at, seq, basis: id };
+  return { ...reading, replaced: [], ...(from === undefined ? {} : { from }) };
 }
 
 interface Book {

@@ -1,5 +1,5 @@
 import type { SignKind } from '../calculations/cycle/cycle-evidence.ts';
-import type { EventOf, Figure, JobEvent, Person } from './events.ts';
+import type { EventOf, Figure, JobEvent, Origin, Person } from './events.ts';
 
 /** A reading as it stands: the last figure given for it, what it replaced and why, and where an amendment hooks on. */
 export interface Reading extends Figure {
@@ -13,6 +13,8 @@ export interface Reading extends Figure {
   /** the last event about this reading; an amendment names it, so that two at once collide */
   basis: string;
   replaced: { text: string; by: Person; at: string; reason: string }[];
+  /** it was taken on an earlier job and carried over; an amendment makes it this job's own */
+  from?: Origin;
 }
 
 export interface StepMark {

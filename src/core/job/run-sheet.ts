@@ -43,6 +43,8 @@ export interface Slot {
   limits?: Limits;
   /** what had to be done to read it */
   acts?: readonly Act[];
+  /** the slot of an earlier job whose readings a job that follows it takes over */
+  carries?: string;
   /** the figure that it settles by itself, through the judged surface */
   figure?: string;
 }
@@ -54,6 +56,8 @@ export interface StepChoice {
   options: { id: string; label: string }[];
   /** value of the data sheet that answers it until it is answered here */
   field?: string;
+  /** a job that follows takes the answer over */
+  carries?: boolean;
   /** a question of a later step that is answered with it, and the option that means yes */
   answers?: { fact: string; yes: string };
 }

@@ -6,10 +6,11 @@ import * as distributorSteps from '../domains/distributor/steps.ts';
 import * as engineSteps from '../domains/engine/steps.ts';
 import * as gearsSteps from '../domains/gears/steps.ts';
 import * as pumpSteps from '../domains/pump/steps.ts';
+import * as receivedSteps from '../domains/received/steps.ts';
 import * as stackSteps from '../domains/stack/steps.ts';
 import * as timingSteps from '../domains/timing/steps.ts';
 import * as toothSteps from '../domains/tooth/steps.ts';
-import { completeStep, type Fit, type SheetPlan, type Step } from '../job/run-sheet.ts';
+import { completeStep, type Fit, type OnlyIf, type SheetPlan, type Step } from '../job/run-sheet.ts';
 import type { StepText, Use } from '../job/vocabulary.ts';
 
 /** Steps that are shared, as a sheet uses them: it may narrow them with the words of all trades. */
@@ -26,9 +27,20 @@ export const gears = shared(gearsSteps);
 export const cap = shared(capSteps);
 export const curves = shared(curvesSteps);
 export const pump = shared(pumpSteps);
+const { weightsMove: _weights, wearAsked: _wear, ...lookedAt } = receivedSteps;
+export const received = shared(lookedAt);
 
 /** A step of one sheet alone. */
 export const step = (s: StepText<AllWords> & Use<AllWords>): Step => completeStep(s);
+
+/** Asked where weights are tried; a locked or electronic distributor has none, and nothing of them is asked. */
+export const weightsAsked: OnlyIf = {
+  fact: 'hasWeights',
+  question: 'Does it advance by weights?',
+  yes: 'By weights',
+  no: 'Locked, or a control unit',
+  field: { name: 'advanceKind', yes: 'weights' }
+};
 
 /** For engines whose firing a distributor times. */
 export const BY_DISTRIBUTOR: Fit = {

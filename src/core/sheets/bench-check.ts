@@ -1,20 +1,9 @@
-import { BY_DISTRIBUTOR, curves, engine, sheet, step, timing } from './authoring.ts';
+import { weightsMove } from '../domains/received/steps.ts';
+import { BY_DISTRIBUTOR, curves, engine, received, sheet, timing, weightsAsked } from './authoring.ts';
 
 const LOOK = 'Look and feel';
 const RUN = 'Run it on the bench';
-
-const VERDICTS = [
-  { id: 'use', label: 'stays' },
-  { id: 'remark', label: 'stays, with a remark' },
-  { id: 'replace', label: 'is replaced' }
-];
-const partChoices = [
-  ['bush', 'Bush and shaft'],
-  ['plate', 'Plate'],
-  ['cap', 'Cap'],
-  ['rotor', 'Rotor'],
-  ['leads', 'Leads']
-].map(([id, question]) => ({ id: `part-${id}`, question: question!, options: VERDICTS }));
+const DECIDE = 'Decide';
 
 /** A distributor on a test bench or turned by hand: weights, spacing of the sparks, curve, vacuum. */
 export const benchCheck = sheet({
@@ -26,8 +15,17 @@ export const benchCheck = sheet({
   place: 'bench',
   panel: 'curves',
   steps: [
-    engine.intake({ id: 'intake', phase: LOOK, values: ['firingOrder', 'ratio', 'advanceBand'] }),
-    curves.weightsFree({ id: 'free', phase: LOOK }),
+    engine.intake({
+      id: 'intake',
+      phase: LOOK,
+      values: ['firingOrder', 'ratio', 'advanceBand', 'floatMinMm', 'floatMaxMm']
+    }),
+    received.received({ id: 'received', phase: LOOK }),
+    received.floatAtGear({ id: 'float', phase: LOOK }),
+    received.platformAndShaft({ id: 'platform', phase: LOOK }),
+    curves.weightsFree({ id: 'free', phase: LOOK, onlyIf: weightsAsked, choices: [weightsMove] }),
+    received.plateTried({ id: 'plate', phase: LOOK, slots: [] }),
+    received.secondarySeen({ id: 'secondary', phase: LOOK }),
     timing.setGap({ id: 'gap', phase: LOOK }),
     curves.lobesRead({ id: 'lobes', phase: RUN }),
     curves.benchSweep({
@@ -45,19 +43,7 @@ export const benchCheck = sheet({
       ]
     }),
     curves.vacuumChecked({ id: 'vacuum', phase: RUN, clears: [] }),
-    step({
-      id: 'parts',
-      phase: RUN,
-      title: 'Parts decided, one by one',
-      say: 'For each part say whether it stays, stays with a remark, or is replaced; write the remark.',
-      why: 'What is decided now with the part in hand is not decided later by rumour.',
-      accept: 'Every part has a word, every remark its reason.',
-      ifSkipped: 'A worn bush goes back in, and the timing scatters.',
-      tools: ['lens', 'lamp'],
-      minutes: 8,
-      choices: partChoices,
-      schools: ['rebuild']
-    }),
-    engine.closeLog({ id: 'close', phase: RUN })
+    received.partsDecided({ id: 'parts', phase: DECIDE }),
+    engine.closeLog({ id: 'close', phase: DECIDE })
   ]
 });

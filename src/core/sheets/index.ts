@@ -11,6 +11,7 @@ import { complete } from './complete.ts';
 import { dataSheetFields } from './data-sheet.ts';
 import { fitDifferent } from './fit-different.ts';
 import { fitFromScratch } from './fit-from-scratch.ts';
+import { inPlaceCheck } from './in-place-check.ts';
 import { lockedOffset } from './locked-offset.ts';
 import { magneto } from './magneto.ts';
 import { openCase } from './open-case.ts';
@@ -39,6 +40,7 @@ const plans = [
   staticTiming,
   strobeTiming,
   recurve,
+  inPlaceCheck,
   teardown,
   benchCheck,
   plungerLift,

@@ -1,7 +1,8 @@
 import { slots as distributorSlots } from '../domains/distributor/slots.ts';
 import { slots as gearSlots } from '../domains/gears/slots.ts';
 import { slots as stackSlots } from '../domains/stack/slots.ts';
-import { BY_DISTRIBUTOR, engine, gears, sheet, stack, step } from './authoring.ts';
+import { wearAsked } from '../domains/received/steps.ts';
+import { BY_DISTRIBUTOR, engine, gears, received, sheet, stack, step } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const CHECK = 'Check the gear';
@@ -26,58 +27,17 @@ export const regear = sheet({
     }),
     engine.makeSafe({ id: 'safe', phase: SAFE }),
     engine.coverOpenings({ id: 'cover', phase: SAFE }),
-    step({
-      id: 'index',
-      phase: CHECK,
-      title: 'Rotor against teeth logged',
-      say: 'See whether a tooth or a gap stands under the rotor\u2019s tip; mark it and photograph it before the pin moves.',
-      why: 'With an odd count of teeth, half a turn of the gear moves the teeth by half a pitch.',
-      accept: 'Logged.',
-      ifSkipped: 'The rotor misses its place by half a tooth.',
-      minutes: 4,
-      sets: ['gear-index-logged'],
-      choices: [
-        {
-          id: 'under-tip',
-          question: 'Under the rotor\u2019s tip stands',
-          options: [
-            { id: 'tooth', label: 'a tooth' },
-            { id: 'gap', label: 'a gap' },
-            { id: 'between', label: 'in between' }
-          ]
-        }
-      ]
-    }),
-    step({
+    received.indexLogged({ id: 'index', phase: CHECK }),
+    received.patternRead({
       id: 'wear',
       phase: CHECK,
       title: 'Wear of the old teeth recorded',
       say: 'Before it is cleaned away: look at the loaded flank of the gear and of its partner, and say where it wore and how.',
-      why: 'It shows height, load and the health of the partner; new teeth on a bad partner do not last.',
       accept: 'Central, polished, no step; a rough, hollow or edge-worn pair means looking at the camshaft too.',
       ifSkipped: 'A bad partner ruins the new gear.',
       tools: ['lens', 'lamp', 'camera'],
       choices: [
-        {
-          id: 'wear-place',
-          question: 'The old gear wore',
-          options: [
-            { id: 'middle', label: 'in the middle' },
-            { id: 'low', label: 'low' },
-            { id: 'high', label: 'high' },
-            { id: 'edge', label: 'over an edge' }
-          ]
-        },
-        {
-          id: 'wear-surface',
-          question: 'Its flanks are',
-          options: [
-            { id: 'polished', label: 'polished' },
-            { id: 'rough', label: 'rough' },
-            { id: 'hollow', label: 'hollow, with a step' },
-            { id: 'chipped', label: 'chipped' }
-          ]
-        },
+        ...wearAsked,
         {
           id: 'wear-partner',
           question: 'The partner on the camshaft is',
@@ -130,7 +90,15 @@ export const regear = sheet({
       minutes: 25,
       hazards: ['machining'],
       needs: ['gear-off'],
-      slots: [{ ...distributorSlots.float, label: 'float at the gear, before', gauge: 'dial', repeats: true }],
+      slots: [
+        {
+          ...distributorSlots.float,
+          label: 'float at the gear, before',
+          gauge: 'dial',
+          repeats: true,
+          carries: 'float-bench'
+        }
+      ],
       schools: ['gear-fix'],
       takes: ['shim'],
       surface: 'stack'

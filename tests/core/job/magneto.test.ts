@@ -270,7 +270,7 @@ describe('checks before a distributor is taken apart', () => {
   });
   it('counts teeth against the data sheet, and asks no weights of a locked advance', () => {
     const j = job();
-    j.read('index', 'teeth-counted', '14');
+    j.read('teeth', 'teeth-counted', '14');
     expect(j.state.work.decisions.find((d) => d.part === 'gear')).toMatchObject({
       proposed: 'replace',
       found: '14 teeth, the data sheet says 15'

@@ -1,8 +1,9 @@
-import { numberOf as sheetNumber, type Engine } from '../../engine/engine.ts';
-import { judgedSlot } from '../../job/judged.ts';
+import type { Engine } from '../../engine/engine.ts';
+import { judgedSlot, judgedText, limitsText } from '../../job/judged.ts';
 import type { Replayed } from '../../job/replayed.ts';
+import { lower } from '../../job/texts.ts';
 import { slots } from './slots.ts';
-import { lastOf } from './vocabulary.ts';
+import { choiceOf, lastOf, numberOf, settledOf } from './vocabulary.ts';
 
 export type Word = 'use' | 'remark' | 'replace';
 
@@ -59,7 +60,8 @@ export function decisionsOf(engine: Engine, r: Replayed): Decision[] {
     capsule: answer(said('capsule-holds'), {
       holds: ['holds, returns fully', 'use', 'it does what it must'],
       leaks: ['leaks', 'replace', 'a leaking capsule is a weak mixture as well'],
-      stuck: ['does not move its plate', 'replace', 'it adds nothing where it must']
+      stuck: ['does not move its plate', 'replace', 'it adds nothing where it must'],
+      with: ['moves its plate with the rotor', 'replace', 'it takes advance away where it must add']
     }),
     plate: answer(said('plate-is'), {
       steady: ['steady, earth lead sound', 'use', 'the gap holds'],
@@ -110,54 +112,143 @@ function answer(said: string | undefined, means: Record<string, Words>): Speaks 
 function measured(
   engine: Engine,
   r: Replayed,
-  slot: 'float-bench' | 'top-float' | 'bush-play',
+  slot: 'float-bench' | 'float-in-place' | 'rotor-swing' | 'top-float' | 'bush-play' | 'shaft-runout',
   does: string,
   harm: string,
   job: string | undefined
 ): Speaks | null {
   const j = judgedSlot(engine, r.readings, slots[slot]);
   if (!j) return null;
-  const found = `${does} ${j.value.toFixed(3)} \u00b1 ${(2 * j.u).toFixed(3)} mm`;
+  const found = `${does} ${judgedText(slots[slot], j, (mm, d = 3) => `${mm.toFixed(d)} mm`)}`;
   if (!j.verdict) return { found, proposed: null, because: 'not judged: the data sheet has no limit' };
-  if (j.verdict.state === 'in') return { found, proposed: 'use', because: 'inside its limits' };
+  const limits = limitsText(slots[slot], j, (mm, d = 3) => `${mm.toFixed(d)} mm`);
+  if (j.verdict.state === 'in') return { found, proposed: 'use', because: `inside its limits, ${limits}` };
   const unsure = j.verdict.state === 'unsure';
   return {
     found,
     proposed: unsure ? 'remark' : 'replace',
-    because: unsure ? 'too close to call: measure it finer, or note it' : `outside its limits: ${harm}`,
+    because: unsure
+      ? `too close to call, limits ${limits}: measure it finer, or note it`
+      : `outside its limits, ${limits}: ${harm}`,
     ...(job === undefined || unsure ? {} : { job })
   };
 }
 
-/** Wobble and float both speak of the shaft; the worse of them counts. */
+/** Wobble, run-out, float and swing all speak of the shaft; the worst of them counts, all of them are told. */
 function shaft(engine: Engine, r: Replayed): Speaks | null {
-  const play = measured(
-    engine,
-    r,
-    'bush-play',
-    'It wobbles',
-    'dwell and timing scatter from cylinder to cylinder',
-    undefined
-  );
-  const float = measured(engine, r, 'float-bench', 'It floats', 'timing wanders and the gear climbs', 'regear');
-  if (!play || !float) return play ?? float;
-  const rank = (s: Speaks) =>
-    s.proposed === 'replace' ? 3 : s.proposed === 'remark' ? 2 : s.proposed === null ? 1 : 0;
-  const worse = rank(float) > rank(play) ? float : play;
-  return { ...worse, found: `${play.found}; ${float.found.charAt(0).toLowerCase()}${float.found.slice(1)}` };
+  const told = [
+    measured(engine, r, 'bush-play', 'It wobbles', 'dwell and timing scatter from cylinder to cylinder', undefined),
+    measured(engine, r, 'shaft-runout', 'It runs out', 'the gap changes once a turn', undefined),
+    measured(engine, r, 'float-bench', 'It floats', 'timing wanders and the gear climbs', 'regear') ??
+      measured(engine, r, 'float-in-place', 'It floats', 'timing wanders and the gear climbs', 'teardown'),
+    measured(
+      engine,
+      r,
+      'rotor-swing',
+      'It swings',
+      'mesh, coupling or bush is worn: measure each on the bench',
+      'teardown'
+    )
+  ].filter((s) => s !== null);
+  return together(told);
 }
 
+const RANK: Record<Word, number> = { use: 0, remark: 2, replace: 3 };
+const rank = (s: Speaks): number => (s.proposed === null ? 1 : RANK[s.proposed]);
+
+/** Several findings of one part: all of them told, the worst speaks. */
+function together(told: readonly Speaks[]): Speaks | null {
+  const worst = told.reduce<Speaks | null>((w, s) => (w === null || rank(s) > rank(w) ? s : w), null);
+  return worst && { ...worst, found: told.map((s, k) => (k === 0 ? s.found : lower(s.found))).join('; ') };
+}
+
+/** What the gear is against the data sheet, what it runs with, and how it wore. */
 function gear(engine: Engine, r: Replayed): Speaks | null {
-  const [surface, place] = [r.chosen.get('wear-surface'), r.chosen.get('wear-place')];
+  const told = [teeth(engine, r), outside(engine, r), hand(engine, r), material(r), wear(r)].filter((s) => s !== null);
+  return together(told);
+}
+
+const REGEAR = 'regear';
+const same = (found: string): Speaks => ({ found, proposed: 'use', because: 'equal to the data sheet' });
+const notJudged = (found: string): Speaks => ({
+  found,
+  proposed: null,
+  because: 'not judged: it is not on the data sheet'
+});
+
+function teeth(engine: Engine, r: Replayed): Speaks | null {
   const counted = lastOf(r.readings, 'teeth-counted')?.value;
-  const teeth = sheetNumber(engine, 'gearTeeth');
-  if (counted !== undefined && teeth !== undefined && counted !== teeth)
+  const wanted = numberOf(engine, 'gearTeeth');
+  if (counted === undefined) return null;
+  if (wanted === undefined) return notJudged(`${counted} teeth`);
+  return counted === wanted
+    ? same(`${counted} teeth`)
+    : {
+        found: `${counted} teeth, the data sheet says ${wanted}`,
+        proposed: 'replace',
+        because: 'another count of teeth is another ratio',
+        job: REGEAR
+      };
+}
+
+function outside(engine: Engine, r: Replayed): Speaks | null {
+  const read = settledOf(r.readings, 'outside-found');
+  const wanted = numberOf(engine, 'gearOutsideMm');
+  if (!read) return null;
+  const found = `${read.value.toFixed(2)} \u00b1 ${(2 * read.u).toFixed(2)} mm over the teeth`;
+  if (wanted === undefined) return notJudged(found);
+  // blanks are turned to a tenth or two; half a millimetre is another gear
+  return Math.abs(read.value - wanted) <= OUTSIDE_MM + 2 * read.u
+    ? same(`${found}, ${wanted} wanted to \u00b1 ${OUTSIDE_MM}`)
+    : {
+        found: `${found}, the data sheet says ${wanted}`,
+        proposed: 'replace',
+        because: 'another diameter is another pitch or another shift',
+        job: REGEAR
+      };
+}
+
+/** What the same gear of two makers may differ by over its teeth: the workshop's own assumption. */
+const OUTSIDE_MM = 0.2;
+
+function hand(engine: Engine, r: Replayed): Speaks | null {
+  const seen = r.chosen.get('hand-seen');
+  const wanted = choiceOf(engine, 'gearHand');
+  if (seen === undefined) return null;
+  if (wanted === undefined) return notJudged(`${seen}-hand`);
+  return seen === wanted
+    ? same(`${seen}-hand`)
+    : {
+        found: `${seen}-hand, the data sheet says ${wanted}-hand`,
+        proposed: 'replace',
+        because: 'it turns the shaft backwards and thrusts the wrong way',
+        job: REGEAR
+      };
+}
+
+function material(r: Replayed): Speaks | null {
+  const of = { iron: 'iron or steel', bronze: 'bronze', polymer: 'polymer' }[r.chosen.get('material-by') ?? ''];
+  const listed = r.chosen.get('material-listed');
+  if (of === undefined && listed === undefined) return null;
+  const found = of ?? 'of unknown material';
+  if (listed === 'not-listed')
     return {
-      found: `${counted} teeth, the data sheet says ${teeth}`,
+      found: `${found}, not on the list of the camshaft\u2019s maker`,
       proposed: 'replace',
-      because: 'another count of teeth is another ratio',
-      job: 'regear'
+      because: 'never run a pair that nobody permits: it destroys the camshaft\u2019s gear',
+      job: REGEAR
     };
+  if (listed === 'listed' && of !== undefined)
+    return { found: `${found}, as listed for this camshaft`, proposed: 'use', because: 'the pair is permitted' };
+  return {
+    found: listed === 'listed' ? found : `${found}, no list in hand`,
+    proposed: 'remark',
+    because: 'nobody knows that the pair may run: get list and marking before it turns'
+  };
+}
+
+function wear(r: Replayed): Speaks | null {
+  const [surface, place] = [r.chosen.get('wear-surface'), r.chosen.get('wear-place')];
   if (surface === undefined && place === undefined) return null;
   const found = [
     place && `wore ${place === 'middle' ? 'in the middle' : place === 'edge' ? 'over an edge' : place}`,
@@ -170,14 +261,14 @@ function gear(engine: Engine, r: Replayed): Speaks | null {
       found,
       proposed: 'replace',
       because: 'it ruins its partner, and the partner is looked at as well',
-      job: 'regear'
+      job: REGEAR
     };
   if (place === 'edge' || place === 'low' || place === 'high')
     return {
       found,
       proposed: 'remark',
       because: 'its height or its depth is wrong: measure it before it goes back',
-      job: 'regear'
+      job: REGEAR
     };
   return surface === undefined
     ? { found, proposed: null, because: 'its flanks were not looked at' }

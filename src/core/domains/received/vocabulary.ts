@@ -1,5 +1,6 @@
 import { authored, type Both, type WordsOf } from '../../job/vocabulary.ts';
-import type { EngineVocabulary } from '../engine/vocabulary.ts';
+import type { CurvesVocabulary } from '../curves/vocabulary.ts';
+import type { GearsVocabulary } from '../gears/vocabulary.ts';
 import type { fields } from './fields.ts';
 import type { figures } from './figures.ts';
 import type { flags } from './flags.ts';
@@ -14,5 +15,5 @@ type Own = WordsOf<{
   figures: typeof figures;
   surfaces: typeof surfaces;
 }>;
-export type ReceivedVocabulary = Both<Own, EngineVocabulary>;
-export const { step, numberOf, lastOf } = authored<ReceivedVocabulary>();
+export type ReceivedVocabulary = Both<Own, Both<GearsVocabulary, CurvesVocabulary>>;
+export const { step, numberOf, choiceOf, lastOf, settledOf } = authored<ReceivedVocabulary>();

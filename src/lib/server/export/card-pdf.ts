@@ -1,3 +1,4 @@
+import { readBy } from '$core/job/readings.ts';
 import { DEFERENCE } from '$core/job/texts.ts';
 import { givenText } from '$lib/reader/given.ts';
 import { dateText, timeText } from '$lib/reader/dates.ts';
@@ -145,7 +146,7 @@ export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<
       [r.label, LEFT, 50],
       [understood(r.reading, r.reading.quantity, prefs), 64, 26, true, true],
       [r.reading.gauge?.name ?? '', 93, 30],
-      [r.reading.by.name, 125, 24],
+      [readBy(r.reading), 125, 24],
       [timeText(r.reading.at, prefs), 150, 24],
       [r.replaced, 175, 21]
     ]);

@@ -148,7 +148,11 @@ function columnsOf(e: EventBody) {
   });
   switch (e.kind) {
     case 'reading':
-      return { ...none, ...figure(e), body: { step: e.step, slot: e.slot, quantity: e.quantity } };
+      return {
+        ...none,
+        ...figure(e),
+        body: { step: e.step, slot: e.slot, quantity: e.quantity, ...(e.from ? { from: e.from } : {}) }
+      };
     case 'amend':
       return { ...none, ...figure(e), replaces: e.replaces, basis: e.basis, reason: e.reason, body: {} };
     case 'undo':

@@ -44,12 +44,14 @@ export async function openJob(
   promisedOn: string | null,
   by: Person,
   at?: string,
-  id: string = randomUUID()
+  id: string = randomUUID(),
+  on?: Queryable
 ): Promise<string> {
   await query(
     'job-open',
     'INSERT INTO job (id, engine_id, sheet, promised_on, opened_by, opened_at) VALUES ($1, $2, $3, $4, $5, coalesce($6::timestamptz, now()))',
-    [id, engineId, sheet, promisedOn, by.id, at ?? null]
+    [id, engineId, sheet, promisedOn, by.id, at ?? null],
+    on
   );
   return id;
 }

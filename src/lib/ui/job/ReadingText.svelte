@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { readAt, readBy } from '$core/job/readings.ts';
   import type { Reading } from '$core/job/replayed.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import { understood } from '../../reader/units.ts';
@@ -12,14 +13,14 @@
   let { reading, prefs, unsent, onamend }: Props = $props();
   const text = $derived(understood(reading, reading.quantity, prefs));
   const last = $derived(reading.replaced[reading.replaced.length - 1]);
-  const time = $derived(reading.at.slice(11, 16));
+  const time = $derived(readAt(reading).slice(11, 16));
 </script>
 
 <button
   class="reading"
   class:unsent
-  title="{reading.by.name}, {time}{reading.gauge ? `, ${reading.gauge.name}` : ''}"
-  aria-label="{text}, by {reading.by.name}{unsent ? ', unsent' : ''}. Amend"
+  title="{readBy(reading)}, {time}{reading.gauge ? `, ${reading.gauge.name}` : ''}"
+  aria-label="{text}, by {readBy(reading)}{unsent ? ', unsent' : ''}. Amend"
   onclick={() => onamend(reading)}
   >{text}{#if unsent}<span class="mark"> unsent</span>{/if}{#if last}<s>{last.text}</s>{/if}</button
 >

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { byLastGauge } from '$core/job/readings.ts';
+  import { byLastGauge, readBy } from '$core/job/readings.ts';
   import type { Reading } from '$core/job/replayed.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import ReadingText from '../job/ReadingText.svelte';
@@ -43,7 +43,7 @@
               >{#if k === 0}{@render name(s)}{/if}</td
             ><td class="n"><ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} /></td><td
               class="quiet by"
-              >{counted.includes(r) ? r.by.name : `${r.gauge?.name ?? 'no gauge named'}: not counted`}</td
+              >{counted.includes(r) ? readBy(r) : `${r.gauge?.name ?? 'no gauge named'}: not counted`}</td
             ></tr
           >
         {:else}

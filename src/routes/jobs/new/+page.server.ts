@@ -1,5 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
+import { labelOfCarried } from '$core/job/carry.ts';
 import { fitting } from '$core/job/fits.ts';
 import { runSheets, sheetOf } from '$core/sheets/index.ts';
 import { mustAct } from '$lib/server/auth/who.ts';
@@ -7,7 +8,8 @@ import { gone, Refusal } from '$lib/server/errors.ts';
 import { readForm } from '$lib/server/forms.ts';
 import { orError } from '$lib/server/load.ts';
 import { engineById, engineNames } from '$lib/server/repositories/engines.ts';
-import { openJob } from '$lib/server/repositories/jobs.ts';
+import { jobById } from '$lib/server/repositories/jobs.ts';
+import { carriedFrom, open } from '$lib/server/jobs/open-job.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url }) => {
@@ -15,11 +17,13 @@ export const load: PageServerLoad = async ({ url }) => {
   const asked = url.searchParams.get('engine');
   const chosen = engines.find((e) => e.id === asked)?.id ?? engines[0]?.id ?? null;
   const engine = chosen === null ? null : await orError(engineById(chosen));
+  const before = id.safeParse(url.searchParams.get('after'));
   return {
     engines,
     chosen,
     /** the run sheet that a job before this one led to */
     asked: sheetOf(url.searchParams.get('sheet') ?? '')?.id ?? null,
+    after: before.success && chosen !== null ? await orError(broughtFrom(before.data, chosen)) : null,
     sheets: runSheets.map((s) => ({
       id: s.id,
       title: s.title,
@@ -31,7 +35,25 @@ export const load: PageServerLoad = async ({ url }) => {
   };
 };
 
+const id = z.uuid();
+
+/** What a job that led here would bring to each run sheet, in words; null where it is on another engine. */
+async function broughtFrom(jobId: string, engineId: string) {
+  const before = await jobById(jobId);
+  if (before.engineId !== engineId) return null;
+  const from = sheetOf(before.sheet);
+  const takenOver = await carriedFrom(before);
+  const brings = runSheets.map((s) => [s.id, takenOver(s).map((c) => labelOfCarried(c, s))] as const);
+  return {
+    id: before.id,
+    title: from?.title ?? before.sheet,
+    at: before.openedAt.toISOString(),
+    brings: Object.fromEntries(brings)
+  };
+}
+
 const form = z.strictObject({
+  after: z.union([z.literal(''), id]).optional(),
   engine: z.string().min(1, 'Choose an engine.'),
   sheet: z.string().refine((id) => sheetOf(id) !== undefined, 'Choose what is to be done.'),
   promised: z.union([
@@ -54,7 +76,15 @@ export const actions: Actions = {
     let id: string;
     try {
       const by = mustAct(locals);
-      id = await openJob(parsed.data.engine, parsed.data.sheet, parsed.data.promised || null, by);
+      const { engine: engineId, sheet, promised, after } = parsed.data;
+      const opened = await open({
+        engineId,
+        sheet: sheetOf(sheet)!,
+        promisedOn: promised || null,
+        by,
+        after: after || undefined
+      });
+      id = opened.id;
     } catch (e) {
       if (gone(e)) return fail(422, { message: 'That engine is not here any more: choose another.', sent });
       if (e instanceof Refusal) return fail(e.status, { message: e.message, sent });

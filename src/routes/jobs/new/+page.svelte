@@ -1,6 +1,7 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import { goto } from '$app/navigation';
+  import { dateText } from '$lib/reader/dates.ts';
   import Field from '$lib/ui/primitives/Field.svelte';
   import Frame from '$lib/ui/primitives/Frame.svelte';
   let { data, form } = $props();
@@ -12,6 +13,8 @@
   const offered = $derived(data.sheets.filter((s) => s.fits !== false));
   const others = $derived(data.sheets.filter((s) => s.fits === false));
   const sent = $derived((form?.sent ?? {}) as Record<string, string>);
+  let picked = $state<string | null>(null);
+  const brought = $derived(data.after?.brings[picked ?? sent.sheet ?? data.asked ?? ''] ?? []);
 </script>
 
 <svelte:head><title>New job · Nemrik</title></svelte:head>
@@ -28,7 +31,8 @@
           required
           options={data.engines.map((e) => [e.id, `${e.name}${e.summary ? `, ${e.summary}` : ''}`] as const)}
           value={sent.engine ?? data.chosen}
-          onchange={(e) => goto(`/jobs/new?engine=${e.currentTarget.value}`, { keepFocus: true, noScroll: true })}
+          onchange={(e) =>
+            goto(`/jobs/new?engine=${encodeURIComponent(e.currentTarget.value)}`, { keepFocus: true, noScroll: true })}
         />
         <fieldset>
           <legend>What is to be done</legend>
@@ -44,6 +48,18 @@
             </details>
           {/if}
         </fieldset>
+        {#if data.after && brought.length}
+          <fieldset data-testid="brought">
+            <legend>Goes with it from “{data.after.title}”, {dateText(data.after.at, data.prefs)}</legend>
+            <ul>
+              {#each brought as b (b)}<li>{b}</li>{/each}
+            </ul>
+            <label class="with"
+              ><input type="checkbox" name="after" value={data.after.id} checked /> take these over; each keeps its gauge
+              and who read it, and can be amended. No step is done by it.</label
+            >
+          </fieldset>
+        {/if}
         <Field label="Promised for" hint="(may stay open)" name="promised" type="date" value={sent.promised} />
         {#if form?.message}<p class="problem" role="alert">{form.message}</p>{/if}
         <button class="button first">Open the job</button>
@@ -54,7 +70,14 @@
 
 {#snippet choice(s: (typeof data.sheets)[number])}
   <label class="choice"
-    ><input type="radio" name="sheet" value={s.id} required checked={(sent.sheet ?? data.asked) === s.id} />
+    ><input
+      type="radio"
+      name="sheet"
+      value={s.id}
+      required
+      checked={(sent.sheet ?? data.asked) === s.id}
+      onchange={() => (picked = s.id)}
+    />
     <span
       ><b>{s.title}</b><br /><span class="quiet small"
         >{s.steps} steps, {about(s.minutes)} with access made{#if s.because}<br />{s.because}{/if}{#if s.caution}<br
@@ -105,6 +128,18 @@
   .choice input {
     width: 20px;
     height: 20px;
+    accent-color: var(--ink);
+  }
+  .with {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    min-height: 44px;
+  }
+  .with input {
+    width: 20px;
+    height: 20px;
+    flex: none;
     accent-color: var(--ink);
   }
   .caution {

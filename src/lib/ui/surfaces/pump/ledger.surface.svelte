@@ -19,18 +19,23 @@
 </script>
 
 <div class="drawn">
-  <LedgerArcs
-    lockBtdc={w.lockBtdc}
-    offsetBtdc={w.offsetBtdc}
-    targetBtdc={w.targetBtdc}
-    withinDeg={within}
-    onoffset={session.state.closed ? undefined : onoffset}
-  />
+  <div>
+    <LedgerArcs
+      lockBtdc={w.lockBtdc}
+      offsetBtdc={w.offsetBtdc}
+      targetBtdc={w.targetBtdc}
+      withinDeg={within}
+      onoffset={session.state.closed ? undefined : onoffset}
+    />
+    {#if w.crankSetBtdc !== null}<p class="note">
+        With this pump the crank must stand {w.crankSetBtdc.toFixed(2)}° before TDC when the gear is pressed on.
+      </p>{/if}
+  </div>
   <div>
     <Readings {session} {stepId} {line} {prefs} {onamend} />
     <table data-testid="ledger">
       <caption class="only-read">The ledger</caption>
-      <thead><tr><th>term</th><th class="n">before TDC</th><th>source</th></tr></thead>
+      <thead><tr><th>term</th><th class="n">before</th><th>source</th></tr></thead>
       <tbody>
         <tr
           ><td>Pump, at its lock</td><td class="n">{w.lockBtdc === null ? '' : `${w.lockBtdc.toFixed(2)}°`}</td><td
@@ -60,9 +65,6 @@
         >
       </tbody>
     </table>
-    {#if w.crankSetBtdc !== null}<p class="note">
-        With this pump the crank must stand {w.crankSetBtdc.toFixed(2)}° before TDC when the gear is pressed on.
-      </p>{/if}
   </div>
 </div>
 <p class="note">Keep every decimal until the sum is made; drag the end of the arc to try an offset, Enter logs it.</p>

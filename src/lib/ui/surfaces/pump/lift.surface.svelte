@@ -1,7 +1,7 @@
 <script lang="ts">
   import { numberOf } from '$core/engine/engine.ts';
   import { plusMinus } from '$core/job/texts.ts';
-  import { formatTiming } from '$core/units/format.ts';
+  import { formatTiming, timingLimits } from '$core/units/format.ts';
   import { lengthText } from '../../../reader/units.ts';
   import PumpSection from '../../instruments/pump/PumpSection.svelte';
   import Verdict from '../../primitives/Verdict.svelte';
@@ -42,19 +42,14 @@
 </script>
 
 <div class="drawn">
-  <PumpSection
-    points={chart.points}
-    liftMm={w.lift?.mm ?? null}
-    wantedMm={chart.target?.liftMm ?? null}
-    perRevMm={dial?.perRevMm ?? 1}
-    text={(mm) => len(mm, 2)}
-  />
   <div>
-    <Falling work={w} {session} {prefs} {onamend} onnext={() => next('falling')} />
-    <Readings {session} {stepId} {line} {prefs} {onamend} without={['falling']} />
-    {#if tooShort}<p class="note" role="alert">
-        The dial has no travel left above: mount it anew before the crank comes forward.
-      </p>{/if}
+    <PumpSection
+      points={chart.points}
+      liftMm={w.lift?.mm ?? null}
+      wantedMm={chart.target?.liftMm ?? null}
+      perRevMm={dial?.perRevMm ?? 1}
+      text={(mm) => len(mm, 2)}
+    />
     <dl class="pairs" data-testid="lift-timing">
       {#if w.zero && w.zero.n > 1}<dt>Zero came back within</dt>
         <dd>{len(w.zero.spreadMm, 3)}</dd>{/if}
@@ -70,8 +65,17 @@
           {#if w.timing.verdict}<Verdict state={w.timing.verdict.state} size={14} />{:else}<span class="quiet"
               >not judged: no limit on the data sheet</span
             >{/if}
-        </dd>{/if}
+        </dd>
+        {#if w.timing.verdict}<dt>Limits</dt>
+          <dd>{timingLimits(limits.min, limits.max)}</dd>{/if}{/if}
     </dl>
+  </div>
+  <div>
+    <Falling work={w} {session} {prefs} {onamend} onnext={() => next('falling')} />
+    <Readings {session} {stepId} {line} {prefs} {onamend} without={['falling']} />
+    {#if tooShort}<p class="note" role="alert">
+        The dial has no travel left above: mount it anew before the crank comes forward.
+      </p>{/if}
     {#if w.timing}
       <Doubt parts={w.timing.parts} remedies={[]} pm={(u) => `± ${(2 * u).toFixed(2)}°`} open={false} />
     {/if}

@@ -44,10 +44,10 @@
   <ul>
     {#each follow as f (f.sheet)}
       <li>
-        <a href="/jobs/new?engine={session.engine.id}&sheet={f.sheet}">{JOB[f.sheet] ?? f.sheet}</a>
-        <span class="quiet"
-          >for {f.parts.join(', ').toLowerCase()}; what was measured here stands in the engine’s history</span
+        <a href="/jobs/new?engine={session.engine.id}&sheet={f.sheet}&after={session.jobId}"
+          >{JOB[f.sheet] ?? f.sheet}</a
         >
+        <span class="quiet">for {f.parts.join(', ').toLowerCase()}; what was measured and seen here goes with it</span>
       </li>
     {/each}
   </ul>

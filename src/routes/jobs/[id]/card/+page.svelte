@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { readAt, readBy } from '$core/job/readings.ts';
   import { DEFERENCE } from '$core/job/texts.ts';
   import { givenText } from '$lib/reader/given.ts';
   import { dateText, timeText } from '$lib/reader/dates.ts';
@@ -94,7 +95,7 @@
               <tr
                 ><td>{r.label}</td><td class="n strong">{understood(r.reading, r.reading.quantity, data.prefs)}</td><td
                   >{r.reading.gauge?.name ?? ''}</td
-                ><td>{r.reading.by.name}</td><td>{timeText(r.reading.at, data.prefs)}</td><td class="quiet"
+                ><td>{readBy(r.reading)}</td><td>{timeText(readAt(r.reading), data.prefs)}</td><td class="quiet"
                   >{r.replaced}</td
                 ></tr
               >
