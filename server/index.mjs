@@ -17,7 +17,8 @@ const HEADERS = {
   'content-security-policy': "default-src 'self'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'",
   'cache-control': 'private, no-cache'
 };
-const LARGEST = 1024 * 1024;
+// a photograph is the largest thing that is sent; what is text is limited where it is read
+const LARGEST = 2048 * 1024;
 const GRACE_MS = 3000;
 const DRAIN_MS = 2000;
 

@@ -5,6 +5,12 @@ import { expect, open, test } from './support/bench.ts';
 import { A, be, done as finished, say, workshop } from './support/workshop.ts';
 import { card, choose, done, head, read, strokeSigns as signs, topFound, type } from './support/working.ts';
 
+/** the smallest whole picture */
+const PNG = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64'
+);
+
 /** Magneto, two-stroke and teardown from an empty sheet to a card; figures are those of the journeys, or worked out beside the steps. */
 const gauges: [string, string, number, number][] = [
   ['wheel-fine', 'wheel', 0.1, 0.05],
@@ -201,11 +207,28 @@ test('checks before a distributor is taken apart lead to words on every part, an
     gauges
   });
   const api = context.request;
+  await say(api, A, jobId, ...finished('intake'));
+  await open(page, `${A}/jobs/${jobId}`);
+  const photos = page.getByRole('region', { name: 'Photographs of this step' });
+  await photos.getByLabel('What the next photograph shows').fill('cap from above');
+  await photos
+    .getByLabel('Take or choose photographs')
+    .setInputFiles({ name: 'cap.png', mimeType: 'image/png', buffer: PNG });
+  await expect(photos.getByRole('img', { name: 'cap from above' })).toBeVisible();
+  // a photograph that the server cannot take stays on the page until it is sent
+  await page.route('**/photos/*', (r) => r.abort());
+  await photos
+    .getByLabel('Take or choose photographs')
+    .setInputFiles({ name: 'gear.png', mimeType: 'image/png', buffer: PNG });
+  await expect(photos.getByRole('alert')).toContainText('Not kept: the server does not answer. It is still here.');
+  await page.unroute('**/photos/*');
+  await photos.getByRole('button', { name: 'Try again' }).click();
+  await expect(photos.getByRole('alert')).toHaveCount(0);
+  await expect(photos.getByRole('link')).toHaveCount(2);
   await say(
     api,
     A,
     jobId,
-    ...finished('intake'),
     { kind: 'remark', text: 'one terminal green', step: 'received' },
     ...finished('received', 'clean'),
     ...read('float', 'float-bench', 'length', 'dial', '0.21', '0.22'),
@@ -247,9 +270,20 @@ test('checks before a distributor is taken apart lead to words on every part, an
     await page.getByLabel(`${part}: decided`).selectOption(word);
   await expect(page.getByRole('link', { name: 'Replace the drive gear' })).toHaveAttribute(
     'href',
-    `/jobs/new?engine=${engineId}&sheet=regear`
+    `/jobs/new?engine=${engineId}&sheet=regear&after=${jobId}`
   );
   await done(page);
   await say(api, A, jobId, ...finished('close'));
-  await card(page, jobId, 'is replaced: wore low, rough', 'one terminal green');
+  await card(page, jobId, 'wore low, rough', 'one terminal green', 'cap from above');
+
+  await open(page, `${A}/jobs/new?engine=${engineId}&sheet=regear&after=${jobId}`);
+  const brought = page.getByTestId('brought');
+  await expect(brought).toContainText('float at the gear, before: 0.21 mm');
+  await expect(brought).toContainText('Its flanks are rough');
+  await page.getByRole('button', { name: 'Open the job' }).click();
+  await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
+  await page.waitForSelector('html[data-hydrated]');
+  while (!(await page.locator('#step-in-hand').innerText()).includes('Dimension and float corrected'))
+    await page.keyboard.press('j');
+  await expect(page.getByText('mara, carried over').first()).toBeVisible();
 });

@@ -85,7 +85,9 @@ describe('a trade made up in its own folder', () => {
       onagain: () => {}
     });
     await waitFor(() => expect(plain(page)).not.toContain('Loading'));
-    expect(plain(page.querySelector('h1')!)).toMatch(/^Bellows travel, end to end: 6\.430 ± 0\.0\d+ mm: in, limits 6\.00 to 7\.00 mm$/);
+    expect(plain(page.querySelector('h1')!)).toMatch(
+      /^Bellows travel, end to end: 6\.430 ± 0\.0\d+ mm: in, limits 6\.00 to 7\.00 mm$/
+    );
     expect(plain(page)).toContain('Limits: 6.00 to 7.00 mm.');
 
     expect(session.say({ kind: 'done', step: 'travel' })).toBeNull();

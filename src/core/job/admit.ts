@@ -33,6 +33,7 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
     }
     case 'done':
       return withStep(state, e.step, (v) => mayBeDone(state, engine, v));
+    case 'photo':
     case 'skip':
     case 'reopen':
       return withStep(state, e.step, () => yes);

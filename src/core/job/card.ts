@@ -18,6 +18,7 @@ export interface Card {
   /** parts taken from the tray that are on the job now */
   parts: string[];
   open: { what: string; why: string }[];
+  photos: { id: string; step: string; text: string; by: string; at: string }[];
   /** states that were said by hand, with what was seen and by whom */
   said: { state: string; seen: string; by: string }[];
   /** steps as they were done: by whom and when; at, as it was logged */
@@ -65,6 +66,13 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
       })),
       ...state.domains.flatMap((d) => d.card?.(state, len) ?? []).map((l) => ({ ...l, verdict: '' }))
     ],
+    photos: state.replayed.photos.map((p) => ({
+      id: p.photo,
+      step: steps.get(p.step)?.title ?? p.step,
+      text: p.text,
+      by: p.by.name,
+      at: p.at
+    })),
     parts: partKinds.flatMap((k) => partsTaken(state.replayed, k).map((x) => `${x.name} (${k})`)),
     schools: [
       ...Object.entries(state.schools)

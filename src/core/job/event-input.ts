@@ -59,6 +59,7 @@ export const eventInput = z.discriminatedUnion('kind', [
     })
     .refine((o) => o.flags.length > 0 || (o.rules?.length ?? 0) > 0, 'say what is overruled'),
   z.strictObject({ id, kind: z.literal('remark'), text, step: short.optional() }),
+  z.strictObject({ id, kind: z.literal('photo'), photo: id, text: z.string().trim().max(200), step: short }),
   z.strictObject({ id, kind: z.literal('undo'), undoes: id })
 ]);
 

@@ -55,6 +55,8 @@ export type EventBody =
   | { kind: 'target'; step: string; points: { rpm: number; deg: number }[] }
   | { kind: 'override'; step: string; flags: string[]; rules?: string[]; reason: string }
   | { kind: 'remark'; text: string; step?: string }
+  /** a photograph that was kept before, and what it shows in words, which may be none */
+  | { kind: 'photo'; photo: string; text: string; step: string }
   | { kind: 'undo'; undoes: string };
 
 export type EventKind = EventBody['kind'];

@@ -29,6 +29,7 @@ export function replay(
     facts: answered(sheet, engine),
     overrides: [],
     remarks: [],
+    photos: [],
     takes: [],
     target: null,
     crank: [],
@@ -150,6 +151,9 @@ function apply(r: Replayed, { sheet, steps, flagOf }: Book, e: Exclude<Written, 
       break;
     case 'remark':
       r.remarks.push(e);
+      break;
+    case 'photo':
+      r.photos.push(e);
       break;
     case 'take':
       r.takes.push(e);

@@ -43,6 +43,7 @@ export interface Replayed {
   facts: Map<string, boolean>;
   overrides: EventOf<'override'>[];
   remarks: EventOf<'remark'>[];
+  photos: EventOf<'photo'>[];
   /** parts taken out of the tray, in order */
   takes: EventOf<'take'>[];
   /** the curve that is wanted, as last said */

@@ -161,6 +161,7 @@ export const openCase = sheet({
       id: 'mark',
       phase: CLOSE,
       title: 'Reference marked and photographed',
+      photos: true,
       say: 'Photograph slot, rotor and the marks at the pulley.',
       why: 'Later looks from outside compare with this.',
       accept: 'Complete.',

@@ -17,6 +17,7 @@ export const mapLeads = (u: Pick<Step, 'id' | 'phase'>): Step =>
     tools: ['camera', 'lead tags'],
     hazards: ['hv-ignition'],
     sets: ['leads-mapped'],
+    photos: true,
     needs: ['battery-isolated'],
     ...u
   });

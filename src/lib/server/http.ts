@@ -2,6 +2,7 @@ import { json, type RequestEvent } from '@sveltejs/kit';
 import type { z } from 'zod';
 import { isAway, Refusal, unavailable } from './errors.ts';
 import { log } from './log.ts';
+import type { Photo } from './repositories/photos.ts';
 import { mustBeClean } from './text.ts';
 
 const MAX_BODY = 256 * 1024;
@@ -44,6 +45,29 @@ export async function readJson(request: Request, max = MAX_BODY): Promise<unknow
   }
   mustBeClean(value);
   return value;
+}
+
+/** Largest photograph that is kept, bytes; the database holds to it too. */
+const LARGEST_PHOTO = 2_000_000;
+
+/** The first bytes of what is kept, whatever a request calls itself. */
+const BEGINS = { 'image/jpeg': [0xff, 0xd8, 0xff], 'image/png': [0x89, 0x50, 0x4e, 0x47] } as const;
+
+/** Reads a photograph from the body of a request: JPEG or PNG by its own first bytes, of at most 2 MB. */
+export async function readPhoto(request: Request): Promise<Photo> {
+  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_PHOTO) throw tooLarge(LARGEST_PHOTO);
+  let bytes: Buffer;
+  try {
+    bytes = Buffer.from(await request.arrayBuffer());
+  } catch (e) {
+    if ((e as { status?: number }).status === 413) throw tooLarge(LARGEST_PHOTO);
+    throw new Refusal(400, 'cut-short', 'The photograph was cut short: send it once more.');
+  }
+  if (bytes.length > LARGEST_PHOTO) throw tooLarge(LARGEST_PHOTO);
+  const kinds = Object.keys(BEGINS) as (keyof typeof BEGINS)[];
+  const kind = kinds.find((k) => BEGINS[k].every((b, i) => bytes[i] === b));
+  if (!kind) throw new Refusal(415, 'no-photograph', 'This is no photograph in JPEG or PNG.');
+  return { kind, bytes };
 }
 
 const tooLarge = (max: number) =>

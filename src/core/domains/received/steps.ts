@@ -40,7 +40,8 @@ export const received = (u: Use): Step =>
       ifSkipped: 'Damage that was there is blamed on this bench.',
       tools: ['camera'],
       minutes: 5,
-      sets: ['received-recorded']
+      sets: ['received-recorded'],
+      photos: true
     },
     u
   );
@@ -103,6 +104,7 @@ export const patternRead = (u: Use): Step =>
       ifSkipped: 'A bad gear ruins a good cam.',
       tools: ['lens', 'lamp'],
       sets: ['wear-read'],
+      photos: true,
       choices: wearAsked
     },
     u
@@ -140,6 +142,7 @@ export const indexLogged = (u: Use): Step =>
       tools: ['paint', 'camera'],
       minutes: 4,
       sets: ['gear-index-logged'],
+      photos: true,
       choices: [
         ask('under-tip', 'Under the rotor\u2019s tip stands', [
           ['tooth', 'a tooth'],

@@ -5,6 +5,7 @@ import { dateText, timeText } from '$lib/reader/dates.ts';
 import { understood } from '$lib/reader/units.ts';
 import type { Prefs } from '$lib/reader/prefs.ts';
 import type { CardData } from '../jobs/card-data.ts';
+import { photoOf } from '../repositories/photos.ts';
 import { finish, MM, newPaper, type Doc } from './paper.ts';
 
 const LEFT = 14;
@@ -58,6 +59,36 @@ class Sheet {
       this.text(s, x, w, { face: strong ? 'strong' : 'text', align: right ? 'right' : 'left' })
     );
     this.y += Math.max(...heights) + 0.7;
+  }
+}
+
+const ACROSS = 3;
+const PHOTO_W = 57;
+const PHOTO_H = 43;
+
+/** Photographs three in a row, each with what it shows, who took it and when. */
+async function photographs(s: Sheet, { job, card: { photos } }: CardData, prefs: Prefs): Promise<void> {
+  if (photos.length === 0) return;
+  s.y += 3;
+  s.room(PHOTO_H + 20);
+  s.head('Photographs');
+  for (let k = 0; k < photos.length; k += ACROSS) {
+    s.room(PHOTO_H + 10);
+    const row = photos.slice(k, k + ACROSS);
+    const [top, heights] = [s.y, [] as number[]];
+    for (const [n, p] of row.entries()) {
+      const x = LEFT + n * (PHOTO_W + 5);
+      s.y = top;
+      try {
+        s.doc.image((await photoOf(job.id, p.id)).bytes, x * MM, top * MM, { fit: [PHOTO_W * MM, PHOTO_H * MM] });
+      } catch {
+        // a file that begins like a photograph and is none: the card is printed all the same
+        s.text('This photograph cannot be printed.', x, PHOTO_W);
+      }
+      s.y = top + PHOTO_H + 1;
+      heights.push(s.text(`${p.text || p.step}. ${p.by}, ${timeText(p.at, prefs)}`, x, PHOTO_W, { size: 7.5 }));
+    }
+    s.y = top + PHOTO_H + 1 + Math.max(...heights) + 2;
   }
 }
 
@@ -151,6 +182,7 @@ export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<
       [r.replaced, 175, 21]
     ]);
   }
+  await photographs(s, data, prefs);
   if (card.said.length) {
     s.y += 3;
     s.head('Said by hand, as seen');

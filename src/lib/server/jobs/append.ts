@@ -9,6 +9,7 @@ import { notFound, Refusal, violated } from '../errors.ts';
 import { amendmentOn, eventById, eventsById, insertEvent, lockJob, logOf } from '../repositories/events.ts';
 import { gaugeById } from '../repositories/gauges.ts';
 import { learntOf } from '../repositories/hands.ts';
+import { hasPhoto } from '../repositories/photos.ts';
 import { holdParts, partsOf } from '../repositories/stock.ts';
 import { deriveSoon } from './derive.ts';
 import { engineForJob } from './engine-for-job.ts';
@@ -78,6 +79,13 @@ async function writeOne(jobId: string, job: Job, input: EventInput, by: Person, 
   }
   const body = await toBody(jobId, input, by, c);
   await mustBeAdmitted(jobId, job, body, c);
+  if (body.kind === 'photo' && !(await hasPhoto(jobId, body.photo, c)))
+    throw new Refusal(
+      422,
+      'no-such-photo',
+      'That photograph was not kept with this job: send the photograph first, then its line.',
+      'photo'
+    );
   const seq = job.lastSeq + job.fresh.length + 1;
   const at = await insertEvent(jobId, seq, input.id, body, by.id, c);
   if (body.kind === 'take' || body.kind === 'undo') await settleParts(jobId, job, by, c);

@@ -97,6 +97,9 @@
     } else if (input.kind === 'amend') {
       const reading = now.readings.find((r) => r.id === input.replaces);
       if (reading) void ask({ for: 'amend', reading }, input.text);
+    } else if (input.kind === 'photo') {
+      const { id: _, ...draft } = input;
+      session.say(draft);
     } else if ('text' in input) void ask({ for: 'remark', step: step ?? null }, input.text);
   }
   function amendLast() {
@@ -106,6 +109,14 @@
     else spoken = 'There is no reading to amend.';
   }
 
+  async function photograph() {
+    view.photographing = view.selected.step.id;
+    await tick();
+    const take = document.getElementById('take-photo');
+    if (take) take.click();
+    else spoken = 'The photograph button is beneath the instruction.';
+  }
+
   const acts: Record<string, () => void> = {
     j: () => view.move(1),
     k: () => view.move(-1),
@@ -113,6 +124,7 @@
     s: () => void ask({ for: 'skip', step: view.selected.step }),
     a: amendLast,
     r: () => void ask({ for: 'remark', step: view.selected.step }),
+    p: () => void photograph(),
     u: undo,
     b: () => void goto(`/bay/${data.job.id.slice(0, 6)}`)
   };
@@ -124,6 +136,7 @@
     ['S', 'skip with a reason'],
     ['A', 'amend the last reading'],
     ['R', 'remark'],
+    ['P', 'photograph'],
     ['U', 'undo my last'],
     ['B', 'across the bay'],
     ['← →', 'on the dial: turn by 1°, with Shift 10°'],

@@ -60,6 +60,9 @@
     if (flags[f]!.hard) onask({ for: 'seen', flag: f, on });
     else session.say({ kind: 'say', flag: f, on });
   }
+  const photographs = $derived(
+    view.photographing === step.id || session.state.replayed.photos.some((p) => p.step === step.id)
+  );
   const remarks = $derived(session.state.replayed.remarks.filter((r) => r.step === step.id));
 </script>
 
@@ -187,6 +190,11 @@
     {#if step.choices.length && !step.choicesInside}<Lazy
         load={() => import('./StepChoices.svelte')}
         props={{ session, choices: step.choices }}
+      />{/if}
+
+    {#if step.photos || photographs}<Lazy
+        load={() => import('../photos/Photos.svelte')}
+        props={{ session, stepId: step.id }}
       />{/if}
 
     <div class="surface" data-surface={step.surface}>

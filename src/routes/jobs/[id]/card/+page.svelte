@@ -103,6 +103,20 @@
           </tbody>
         </table>
       </section>
+      {#if card.photos.length}
+        <section>
+          <h2>Photographs</h2>
+          <ul class="photos">
+            {#each card.photos as p (p.id)}
+              <li>
+                <img src="/api/jobs/{data.job.id}/photos/{p.id}" alt={p.text || p.step} />
+                <b>{p.text || p.step}</b>
+                <span class="quiet">{p.text ? `${p.step}, ` : ''}{p.by}, {timeText(p.at, data.prefs)}</span>
+              </li>
+            {/each}
+          </ul>
+        </section>
+      {/if}
       {#if card.steps.length}
         <section>
           <h2>Steps</h2>
@@ -122,6 +136,22 @@
 </Frame>
 
 <style>
+  .photos {
+    display: grid;
+    grid-template-columns: repeat(3, 1fr);
+    gap: 12px;
+  }
+  .photos li {
+    break-inside: avoid;
+    font-size: var(--t1);
+  }
+  .photos img {
+    display: block;
+    width: 100%;
+    max-height: 240px;
+    object-fit: contain;
+    object-position: left top;
+  }
   .desk {
     overflow: auto;
     padding: 14px;
