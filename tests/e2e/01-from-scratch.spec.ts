@@ -248,7 +248,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     await done(page, 'Clamp at torque');
     await page.getByRole('link', { name: 'Job card' }).click();
     const card = page.getByRole('main');
-    await expect(card).toContainText('6.83° before ± 0.69°');
+    await expect(card).toContainText('6.83° ± 0.69° before');
     await expect(card).toContainText('2.67° early');
     await expect(card).toContainText('works card 14');
     await expect(card.getByRole('row', { name: /wheel, before the top/ })).toHaveCount(3);

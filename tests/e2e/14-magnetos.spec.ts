@@ -87,7 +87,7 @@ test('a magneto with an impulse coupling: its tooth, its snap, its running spark
     await expect(page.getByText('fit for a hand start').first()).toBeVisible();
     const heard = (magneto.journey[2] as unknown as { typed: string[] }).typed;
     for (const t of heard) await type(page, `${t.replace('-', '')} a`);
-    await expect(head(page)).toHaveText(/^Snap at 5.8° after, ± \d\.\d°: in, limits /);
+    await expect(head(page)).toHaveText(/^Snap at 5.8° ± \d\.\d° after: in, limits /);
     await done(page);
   });
   await say(
@@ -105,7 +105,7 @@ test('a magneto with an impulse coupling: its tooth, its snap, its running spark
   await open(page, `${A}/jobs/${jobId}`);
   await expect(head(page)).toContainText('where the coupling still holds back');
   await say(api, A, jobId, ...read('run', 'run-rpm', 'speed', 'meter', '820'));
-  await expect(head(page)).toHaveText(/^Running spark 24.0° before, ± \d\.\d°: in, limits /);
+  await expect(head(page)).toHaveText(/^Running spark 24.0° ± \d\.\d° before: in, limits /);
   await done(page);
   await say(api, A, jobId, ...finished('stop', 'close'));
   await card(page, jobId, 'Impulse snap', 'Running spark', 'pulled on by two screws', '30.0° of the crank later');

@@ -117,7 +117,7 @@ export interface Domain<W = any, S extends string = any> {
   needs: readonly Domain[];
   works: Record<string, (c: WorkContext<W, S>) => unknown>;
   surfaces: Record<string, SurfaceWords<JobState<W, S>>>;
-  /** which way is proposed, and why: for an engine, and what was answered on the job by question */
+  /** which way is proposed, and why: for an engine, and what was answered and measured on the job */
   schools?: Record<string, Proposal>;
   figures?: (state: JobState<W, S>) => SettledFigure[];
   /** readings that repeat one another in ways that do not follow from their slots, as the middles of pairs do */
@@ -132,7 +132,12 @@ export interface Domain<W = any, S extends string = any> {
   card?: (state: JobState<W, S>, len: LengthText) => { label: string; value: string }[];
 }
 
-export type Proposal = (engine: Engine, said: ReadonlyMap<string, string>) => { option: string; because: string };
+/** `said`: what was answered by question; `r`: the whole log, where a proposal looks at what was measured */
+export type Proposal = (
+  engine: Engine,
+  said: ReadonlyMap<string, string>,
+  r: Replayed
+) => { option: string; because: string };
 
 /** The named domains and all they need, each once, what is needed first. */
 export function withNeeded(domains: readonly Domain[]): Domain[] {

@@ -1,10 +1,11 @@
-import { formatTiming } from '../units/format.ts';
+import { formatTiming, timingPm } from '../units/format.ts';
 import { unitSign, type Unit } from '../units/units.ts';
 import type { FigureKind, SettledFigure } from './settled.ts';
 import { lengthPm, percent, plusMinus, type LengthText } from './texts.ts';
 
 /** A settled figure in words, with its uncertainty. */
 export function resultText(f: SettledFigure, len: LengthText): string {
+  if (f.text !== undefined) return f.text;
   const { unit } = f.input as { unit?: Unit };
   return figureText(f.kind, f.value, f.u, len, unit);
 }
@@ -24,7 +25,7 @@ export function figureText(kind: FigureKind, value: number, u: number | null, le
     case 'early-late':
       return `${Math.abs(value).toFixed(2)}°${value > 0 ? ' early' : value < 0 ? ' late' : ''}${pm}`;
     case 'timing':
-      return formatTiming(value, 2) + pm;
+      return u === null ? formatTiming(value, 2) : timingPm(value, u, 2);
     case 'plain':
       return `${value.toFixed(2)}${u === null ? '' : ` ${plusMinus(u)}`}${unit ? unitSign[unit] : ''}`;
     default:

@@ -104,8 +104,8 @@ export interface Step {
   choicesInside?: boolean;
   /** the kinds of part that are taken from the tray here */
   takes: PartKind[];
-  /** what it asks to be photographed is kept with it */
-  photos?: boolean;
+  /** what it asks to be photographed, view by view */
+  photos?: readonly string[];
   /** what the middle of the screen shows, beside the instruction */
   surface: string;
   acts: Act[];

@@ -22,6 +22,8 @@ export interface SettledFigure {
   u: number | null;
   kind: FigureKind;
   verdict: VerdictState | null;
+  /** what it comes to in words, where its value alone does not say what was judged */
+  text?: string;
   /** the step that settles it was done, not only read */
   proved: boolean;
   calc: string;
@@ -30,7 +32,7 @@ export interface SettledFigure {
 }
 
 type Worked = Pick<SettledFigure, 'value' | 'calc' | 'output'> &
-  Partial<Pick<SettledFigure, 'u' | 'verdict' | 'input' | 'proved' | 'label'>>;
+  Partial<Pick<SettledFigure, 'u' | 'verdict' | 'input' | 'proved' | 'label' | 'text'>>;
 
 /** Settles figures by the names that a domain declares, with what most figures do not have left out. */
 export const settles =

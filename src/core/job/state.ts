@@ -136,7 +136,7 @@ function chosenSchools(domains: readonly Domain[], engine: Engine, r: Replayed):
   const out: Record<string, ChosenSchool> = {};
   for (const d of domains)
     for (const [id, propose] of Object.entries(d.schools ?? {})) {
-      const proposed = propose(engine, r.chosen);
+      const proposed = propose(engine, r.chosen, r);
       const chosen = r.chosen.get(id);
       out[id] =
         chosen === undefined

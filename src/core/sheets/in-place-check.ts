@@ -25,6 +25,7 @@ export const inPlaceCheck = sheet({
     received.received({
       id: 'received',
       phase: STANDS,
+      photos: ['leads as they run', 'hose and clamp', 'housing and block'],
       say: 'Photograph leads, hose, clamp and witness marks before a hand touches them; write as remarks what is loose, broken, missing or oily.'
     }),
     mapLeads({ id: 'map', phase: STANDS }),

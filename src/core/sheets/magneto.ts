@@ -190,7 +190,7 @@ export const magneto = sheet({
       id: 'new-marks',
       phase: SNAP,
       title: 'Marks for the next person',
-      photos: true,
+      photos: ['the teeth in mesh', 'the line of the flange'],
       say: 'Paint or punch the pair of teeth in mesh and the line of the flange; take a photograph.',
       why: 'It saves the next person this whole sheet.',
       accept: 'Visible, and said on the card.',

@@ -161,7 +161,7 @@ export const openCase = sheet({
       id: 'mark',
       phase: CLOSE,
       title: 'Reference marked and photographed',
-      photos: true,
+      photos: ['slot and rotor', 'the marks at the pulley'],
       say: 'Photograph slot, rotor and the marks at the pulley.',
       why: 'Later looks from outside compare with this.',
       accept: 'Complete.',

@@ -17,7 +17,7 @@ export const mapLeads = (u: Pick<Step, 'id' | 'phase'>): Step =>
     tools: ['camera', 'lead tags'],
     hazards: ['hv-ignition'],
     sets: ['leads-mapped'],
-    photos: true,
+    photos: ['the cap with its leads', 'latch, plug and capsule'],
     needs: ['battery-isolated'],
     ...u
   });

@@ -59,7 +59,7 @@ export const verifyMarks = sheet({
       id: 'pointer',
       phase: MARK,
       title: 'Pointer fixed',
-      photos: true,
+      photos: ['pointer and mark'],
       say: 'Lock the pointer close to the rim, mark it, take a photograph.',
       why: 'A pointer that moves is a zero that moves.',
       accept: 'Rigid, close to the rim.',

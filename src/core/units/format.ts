@@ -19,6 +19,12 @@ export function formatTiming(btdc: number, decimals = 1): string {
   return `${size}° ${btdc > 0 ? 'before' : 'after'}`;
 }
 
+/** A timing with its ± of two standard uncertainties, the side last: `19.1° ± 0.5° before`. */
+export function timingPm(btdc: number, u: number, decimals = 1): string {
+  const [size, side] = formatTiming(btdc, decimals).split(' ');
+  return `${size} ± ${(2 * u).toFixed(decimals)}°${side === undefined ? '' : ` ${side}`}`;
+}
+
 /** Limits of a timing in words, earlier above 0 and either of them open: `16° to 18° before`, `4° after to 2° before`, `18° before or later`. */
 export function timingLimits(min: number | null, max: number | null): string {
   const size = (x: number) => `${Number(Math.abs(x).toFixed(2))}°`;

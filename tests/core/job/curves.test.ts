@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { resultText } from '$core/job/figure-text.ts';
 import { notSettled, settledFigures } from '$core/job/index.ts';
 import { curveMatch } from '$core/calculations/curve/curve-match.ts';
 import { advanceOf } from '$core/domains/curves/prediction-band.ts';
@@ -29,6 +30,14 @@ describe('a sweep', () => {
     expect(agrees(w.fit, expected('curve.fit'), 0.02)).toBe(true);
     expect(w.initialBtdc).toBeCloseTo(9.1, 1);
     expect(w.baseline![0]!.deg).toBe(0);
+  });
+  it('settles its total and its curve apart: each says what was judged, and by its own verdict', () => {
+    const figures = settledFigures(found({ ...CURVE, totalMaxBtdc: '40' }).state);
+    const of = (key: string) => figures.find((f) => f.key === key)!;
+    expect(of('total')).toMatchObject({ verdict: 'in', value: of('curve').value });
+    expect(of('curve').verdict).toBe('out');
+    expect(resultText(of('curve'), mm)).toBe('lazy by 5.8° at 2,400 rpm');
+    expect(resultText(of('total'), mm)).toMatch(/^\d+\.\d\d° ± \d\.\d\d° before$/);
   });
   it('is open under six points, and does not close a proof with points outside', () => {
     const job = new PlayedJob(engineWith(CURVE), 'strobe-timing');

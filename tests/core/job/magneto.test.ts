@@ -65,7 +65,7 @@ describe('a magneto with an impulse coupling', () => {
     for (const t of heard.typed) job.say(job.reading('snap', 'snap', `${t.replace('-', '')}a`, FINE_WHEEL));
     expect(job.state.work.magneto.snap!.value).toBeCloseTo(heard.expect.mean, 4);
     expect(job.state.work.magneto.snap!.verdict!.state).toBe('in');
-    expect(headline(job, 'snap')).toMatch(/^Snap at 5.8° after, ± \d\.\d°: in, limits /);
+    expect(headline(job, 'snap')).toMatch(/^Snap at 5.8° ± \d\.\d° after: in, limits /);
   });
   it('tells two lobes apart, and a flange that moved the snap', () => {
     const job = bolted();
@@ -109,7 +109,7 @@ describe('a magneto with an impulse coupling', () => {
     job.say(job.reading('run', 'run-spark', '24b', STROBE));
     expect(headline(job, 'run')).toContain('where the coupling still holds back');
     job.say(job.reading('run', 'run-rpm', '900'));
-    expect(headline(job, 'run')).toMatch(/^Running spark 24.0° before, ± \d\.\d°: in, limits /);
+    expect(headline(job, 'run')).toMatch(/^Running spark 24.0° ± \d\.\d° before: in, limits /);
   });
   it('refuses a lag of half a turn on the data sheet', () => {
     expect(sheetConflicts(engineWith({ ...SAW, lagDeg: '190' }))[0]!.message).toContain('half a turn');

@@ -64,10 +64,6 @@ export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
         ? { option: 'none', because: 'the data sheet names no capsule' }
         : { option: 'ported', because: 'the initial timing is then read plainly at idle' },
     'adv-free': () => ({ option: 'bench', because: 'it is certain, and wear is seen' }),
-    rebuild: () => ({
-      option: 'own',
-      because: 'a sound shaft and bush need no more; out of limits it goes to a specialist'
-    }),
     'mark-scale': () => ({ option: 'tape', because: 'it needs no instrument but the strobe' })
   },
   figures: settle,

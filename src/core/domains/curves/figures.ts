@@ -1,8 +1,10 @@
 import { settles, type FigureWords } from '../../job/settled.ts';
 
 export const figures = {
-  curve: { label: 'Total timing, curve', kind: 'timing', trend: 'Advance curve', earlier: true },
-  'curve-before': { label: 'Total timing, curve as found', kind: 'timing' },
+  total: { label: 'Total timing', kind: 'timing' },
+  'total-before': { label: 'Total timing as found', kind: 'timing' },
+  curve: { label: 'Advance curve', kind: 'timing', trend: 'Advance curve', earlier: true },
+  'curve-before': { label: 'Advance curve as found', kind: 'timing' },
   predicted: { label: 'Advance all in at, predicted', kind: 'speed' },
   model: {
     label: 'Prediction missed by, rms',

@@ -1,6 +1,16 @@
 import type { SettledFigure } from '../../job/settled.ts';
+import { formatSpeed } from '../../units/format.ts';
 import { settled } from './figures.ts';
+import type { SweepWork } from './sweep-work.ts';
 import type { CurvesState } from './works.ts';
+
+/** How a curve lies to its limits, in words: they are many, and its total alone is not what was judged. */
+function againstLimits({ worst, compare }: SweepWork): string {
+  if (worst)
+    return `${worst.byDeg < 0 ? 'lazy' : 'fast'} by ${Math.abs(worst.byDeg).toFixed(1)}° at ${formatSpeed(worst.rpm)} rpm`;
+  if (!compare || compare.state === 'unjudged') return 'no limits to judge it by';
+  return compare.state === 'in' ? 'inside its limits at every speed' : 'at its limits, no point sure outside';
+}
 
 /** What sweeps settle: the curve, what springs were predicted to do and by how much that missed, the spacing of the sparks. */
 export function settle({ work: works }: CurvesState): SettledFigure[] {
@@ -9,8 +19,19 @@ export function settle({ work: works }: CurvesState): SettledFigure[] {
   for (const [k, w] of fitted.entries()) {
     if (!w.fit) continue;
     const last = k === fitted.length - 1;
+    if (w.total)
+      out.push(
+        settled(last ? 'total' : 'total-before', {
+          value: w.total.btdc,
+          u: w.total.uDeg,
+          verdict: w.total.verdict?.state ?? null,
+          calc: 'curve.fit',
+          output: w.total
+        })
+      );
     out.push(
       settled(last ? 'curve' : 'curve-before', {
+        text: againstLimits(w),
         value: w.fit.fullDeg,
         u: w.uDeg,
         verdict: w.compare && w.compare.state !== 'unjudged' ? w.compare.state : null,

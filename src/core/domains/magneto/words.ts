@@ -1,6 +1,6 @@
 import type { StepView } from '../../job/domain.ts';
-import { degText, judgedBy, plusMinus } from '../../job/texts.ts';
-import { formatTiming, timingLimits } from '../../units/format.ts';
+import { degText, judgedBy } from '../../job/texts.ts';
+import { formatTiming, timingLimits, timingPm } from '../../units/format.ts';
 import type { MagnetoState } from './works.ts';
 
 const way = (deg: number): string => (deg > 0 ? 'clockwise' : 'anticlockwise');
@@ -48,7 +48,7 @@ export function snapHeadline(state: MagnetoState, v: StepView): string | null {
       ? `Tightening moved the snap ${degText(Math.abs(moved))} ${moved > 0 ? 'earlier' : 'later'}: set it again`
       : 'The snap is where it was';
   }
-  const heard = `Snap at ${formatTiming(s.value, 1)}, ${plusMinus(s.u, 1)}°`;
+  const heard = `Snap at ${timingPm(s.value, s.u)}`;
   if (!s.verdict) return `${heard}: not judged, the data sheet has no limits`;
   const then = { in: '', unsure: ': hear it again', out: ': turn the flange' }[s.verdict.state];
   return `${heard}: ${judgedBy(s.verdict.state, timingLimits(s.min, s.max))}${then}`;
@@ -73,7 +73,7 @@ export function runHeadline(state: MagnetoState): string | null {
   if (!run) return null;
   if (run.rpm !== null && run.rideOut !== null && run.rpm <= run.rideOut)
     return `Read at ${run.rpm} rpm, where the coupling still holds back: read it above ${run.rideOut} rpm`;
-  const read = `Running spark ${formatTiming(run.value, 1)}, ${plusMinus(run.u, 1)}°`;
+  const read = `Running spark ${timingPm(run.value, run.u)}`;
   if (!run.verdict) return `${read}: not judged, the data sheet has no limits`;
   return `${read}: ${judgedBy(run.verdict.state, timingLimits(run.min, run.max))}`;
 }

@@ -1,6 +1,6 @@
 import type { StepView } from '../../job/domain.ts';
 import { degText, judgedBy, plusMinus, turnWord, VERDICT_WORD, type LengthText } from '../../job/texts.ts';
-import { formatTiming, timingLimits } from '../../units/format.ts';
+import { formatTiming, timingLimits, timingPm } from '../../units/format.ts';
 import type { GearWork } from './gear-slot.ts';
 import { CLOSED_DEG } from './ledger-work.ts';
 import type { LiftWork } from './lift-work.ts';
@@ -30,7 +30,7 @@ export function liftHeadline(state: PumpState, v: StepView, len: LengthText): st
   const w = liftOf(state, v);
   if (w.timing) {
     const { btdc, uDeg, verdict } = w.timing;
-    const stands = `Timed ${formatTiming(btdc)}, ${plusMinus(uDeg, 1)}°`;
+    const stands = `Timed ${timingPm(btdc, uDeg)}`;
     return verdict
       ? `${stands}: ${judgedBy(verdict.state, timingLimits(numberOf(state.engine, 'pumpMinBtdc') ?? null, numberOf(state.engine, 'pumpMaxBtdc') ?? null))}`
       : `${stands}: not judged, the data sheet has no limits`;

@@ -3,12 +3,13 @@ import { list, lower } from '../../job/texts.ts';
 import { domain as curves } from '../curves/domain.ts';
 import { domain as gears } from '../gears/domain.ts';
 import { decisionsOf, type Word } from './decisions.ts';
+import type { ReceivedVocabulary } from './vocabulary.ts';
 import type { ReceivedState, ReceivedWorks } from './works.ts';
 
 const WORDS: Record<Word, string> = { use: 'stays', remark: 'stays, with a remark', replace: 'is replaced' };
 
 /** What came in, measured before anything is taken apart, and what becomes of each part. */
-export const domain: Domain<ReceivedWorks, never> = {
+export const domain: Domain<ReceivedWorks, ReceivedVocabulary['school']> = {
   name: 'received',
   needs: [gears, curves],
   works: { decisions: (c) => decisionsOf(c.engine, c.r) },
@@ -25,6 +26,22 @@ export const domain: Domain<ReceivedWorks, never> = {
           .map((d) => lower(d.name));
         return left.length ? `not decided: ${list(left)}` : null;
       }
+    }
+  },
+  schools: {
+    rebuild: (engine, _, r) => {
+      const shaft = decisionsOf(engine, r).find((d) => d.part === 'shaft')!;
+      if (shaft.proposed === 'replace')
+        return {
+          option: 'specialist',
+          because: 'shaft or bush is outside its limits: it takes a machine to true them'
+        };
+      return shaft.proposed === 'use'
+        ? { option: 'own', because: 'shaft and bush are inside their limits' }
+        : {
+            option: 'own',
+            because: 'nothing found so far asks for more; a shaft or bush out of limits goes to a specialist'
+          };
     }
   },
   card: (state: ReceivedState) =>

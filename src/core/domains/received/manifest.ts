@@ -2,6 +2,7 @@ import type { Manifest } from '../../job/manifest.ts';
 import { fields } from './fields.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
+import { schools } from './schools.ts';
 import { slots } from './slots.ts';
 import { surfaces } from './vocabulary.ts';
 
@@ -10,7 +11,7 @@ export const manifest = {
   fields,
   flags,
   hazards: {},
-  schools: {},
+  schools,
   slots,
   surfaces,
   figures,

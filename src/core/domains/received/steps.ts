@@ -41,7 +41,7 @@ export const received = (u: Use): Step =>
       tools: ['camera'],
       minutes: 5,
       sets: ['received-recorded'],
-      photos: true
+      photos: ['from above', 'from each side', 'the gear', 'the cap, inside', 'plate and trigger']
     },
     u
   );
@@ -104,7 +104,7 @@ export const patternRead = (u: Use): Step =>
       ifSkipped: 'A bad gear ruins a good cam.',
       tools: ['lens', 'lamp'],
       sets: ['wear-read'],
-      photos: true,
+      photos: ['the loaded flank', 'its partner'],
       choices: wearAsked
     },
     u
@@ -142,7 +142,7 @@ export const indexLogged = (u: Use): Step =>
       tools: ['paint', 'camera'],
       minutes: 4,
       sets: ['gear-index-logged'],
-      photos: true,
+      photos: ['rotor tip over the teeth'],
       choices: [
         ask('under-tip', 'Under the rotor\u2019s tip stands', [
           ['tooth', 'a tooth'],

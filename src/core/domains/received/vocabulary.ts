@@ -4,6 +4,7 @@ import type { GearsVocabulary } from '../gears/vocabulary.ts';
 import type { fields } from './fields.ts';
 import type { figures } from './figures.ts';
 import type { flags } from './flags.ts';
+import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 
 export const surfaces = ['decisions'] as const;
@@ -11,6 +12,7 @@ export const surfaces = ['decisions'] as const;
 type Own = WordsOf<{
   fields: typeof fields;
   flags: typeof flags;
+  schools: typeof schools;
   slots: typeof slots;
   figures: typeof figures;
   surfaces: typeof surfaces;

@@ -1,7 +1,7 @@
 import type { StepView } from '../../job/domain.ts';
 import { judgedHeadline } from '../../job/judged.ts';
-import { judgedBy, plusMinus, turnWord, type LengthText } from '../../job/texts.ts';
-import { formatTiming, timingLimits } from '../../units/format.ts';
+import { judgedBy, turnWord, type LengthText } from '../../job/texts.ts';
+import { timingLimits, timingPm } from '../../units/format.ts';
 import { biasOf } from './bias.ts';
 import type { SettingRow } from './timing-work.ts';
 import type { TimingState } from './works.ts';
@@ -20,7 +20,7 @@ export function timingHeadline(state: TimingState, v: StepView, len: LengthText)
   const judged = latest?.verdict?.state;
   if (!latest) return null;
   if (judged === undefined || judged === 'out') return housingText(latest, len);
-  const stands = `${formatTiming(latest.btdc)}, ${plusMinus(latest.uDeg, 1)}°${markKnown ? ' with the mark\u2019s error taken off' : ''}`;
+  const stands = `${timingPm(latest.btdc, latest.uDeg)}${markKnown ? ' with the mark\u2019s error taken off' : ''}`;
   const said = `${stands}: ${judgedBy(judged, timingLimits(minBtdc, maxBtdc))}`;
   return judged === 'in' ? said : `${said}. Leave the housing as it stands and narrow the doubt`;
 }

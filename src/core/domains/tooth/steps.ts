@@ -78,7 +78,7 @@ export const witnessMarks = (u: Use): Step =>
       ifSkipped: 'The distributor goes back as if nothing were known.',
       tools: ['straightedge', 'scriber or paint'],
       sets: ['witness-marks', 'cap-off'],
-      photos: true,
+      photos: ['housing and block', 'rotor and its fixed point'],
       slots: [slots['rotor-mark'], slots['housing-mark']],
       surface: 'witness'
     },

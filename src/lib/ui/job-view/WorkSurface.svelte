@@ -194,7 +194,7 @@
 
     {#if step.photos || photographs}<Lazy
         load={() => import('../photos/Photos.svelte')}
-        props={{ session, stepId: step.id }}
+        props={{ session, stepId: step.id, views: step.photos ?? [] }}
       />{/if}
 
     <div class="surface" data-surface={step.surface}>

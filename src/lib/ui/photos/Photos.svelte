@@ -8,8 +8,10 @@
   interface Props {
     session: JobSession;
     stepId: string;
+    /** what the run sheet asks to be photographed here */
+    views: readonly string[];
   }
-  let { session, stepId }: Props = $props();
+  let { session, stepId, views }: Props = $props();
   interface Waiting {
     id: string;
     file: Blob;
@@ -24,6 +26,11 @@
   let file = $state<HTMLInputElement>()!;
   const photos = $derived(photosOf(session.state, stepId));
   const mine = $derived(waiting.filter((w) => w.step === stepId));
+  const toTake = $derived(views.filter((v) => ![...photos, ...mine].some((p) => p.text === v)));
+  function takeView(view: string) {
+    shows = view;
+    file.click();
+  }
   const at = (id: string) => `/api/jobs/${session.jobId}/photos/${id}`;
   const put = (w: Waiting) => (waiting = [...waiting.filter((x) => x.id !== w.id), w]);
   function drop(w: Waiting) {
@@ -92,6 +99,12 @@
         onchange={take}
       />
     </div>
+    {#if toTake.length}
+      <p class="views">
+        <span class="quiet">{photos.length ? 'Still to take' : 'To take'}</span>
+        {#each toTake as view (view)}<button class="chip" onclick={() => takeView(view)}>{view}</button>{/each}
+      </p>
+    {/if}
   {/if}
   {#if photos.length || mine.length}
     <ul>
@@ -132,6 +145,22 @@
   .take .field {
     flex: 0 1 300px;
     min-width: 160px;
+  }
+  .views {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+    margin-top: 10px;
+  }
+  .chip {
+    min-height: 36px;
+    padding: 0 12px;
+    border: 1px solid var(--rule);
+    background: none;
+    color: var(--ink);
+    font: inherit;
+    cursor: pointer;
   }
   ul {
     display: grid;

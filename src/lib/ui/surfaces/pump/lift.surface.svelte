@@ -1,7 +1,7 @@
 <script lang="ts">
   import { numberOf } from '$core/engine/engine.ts';
-  import { plusMinus } from '$core/job/texts.ts';
-  import { formatTiming, timingLimits } from '$core/units/format.ts';
+  import { lengthPm } from '$core/job/texts.ts';
+  import { formatTiming, timingLimits, timingPm } from '$core/units/format.ts';
   import { lengthText } from '../../../reader/units.ts';
   import PumpSection from '../../instruments/pump/PumpSection.svelte';
   import Verdict from '../../primitives/Verdict.svelte';
@@ -50,18 +50,18 @@
       perRevMm={dial?.perRevMm ?? 1}
       text={(mm) => len(mm, 2)}
     />
-    <dl class="pairs" data-testid="lift-timing">
-      {#if w.zero && w.zero.n > 1}<dt>Zero came back within</dt>
+    <dl class="pairs under" data-testid="lift-timing">
+      {#if w.zero && w.zero.n > 1}<dt>Zero within</dt>
         <dd>{len(w.zero.spreadMm, 3)}</dd>{/if}
       {#if w.lift}<dt>Lift</dt>
-        <dd>{len(w.lift.mm, 3)} ± {len(2 * w.lift.u, 3)}</dd>{/if}
+        <dd>{lengthPm(len, w.lift.mm, w.lift.u)}</dd>{/if}
       {#if w.stands}<dt>Crank stands</dt>
-        <dd>{formatTiming(w.stands.btdc, 1)} {plusMinus(w.stands.uDeg, 1)}°</dd>{/if}
-      {#if w.means}<dt>The chart gives for that lift</dt>
+        <dd>{timingPm(w.stands.btdc, w.stands.uDeg)}</dd>{/if}
+      {#if w.means}<dt>By the chart</dt>
         <dd>{formatTiming(w.means.btdc, 2)}</dd>{/if}
-      {#if w.timing}<dt><b>Pump is timed</b></dt>
+      {#if w.timing}<dt><b>Timed</b></dt>
         <dd>
-          <b>{formatTiming(w.timing.btdc, 2)} {plusMinus(w.timing.uDeg, 2)}°</b>
+          <b>{timingPm(w.timing.btdc, w.timing.uDeg, 2)}</b>
           {#if w.timing.verdict}<Verdict state={w.timing.verdict.state} size={14} />{:else}<span class="quiet"
               >not judged: no limit on the data sheet</span
             >{/if}
@@ -82,3 +82,13 @@
   </div>
 </div>
 <LiftCurve {chart} {limits} work={w} {slot} height={230} />
+
+<style>
+  /* under the drawing a figure and its doubt stay on one line */
+  .under {
+    grid-template-columns: auto minmax(0, 1fr);
+  }
+  .under > dd {
+    white-space: nowrap;
+  }
+</style>
