@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { settledFigures } from '$core/job/index.ts';
+import { notSettled, settledFigures } from '$core/job/index.ts';
 import { jobCard } from '$core/job/card.ts';
 import { liftWork } from '$core/domains/pump/lift-work.ts';
 import { chances } from '../../../study/chances.ts';
@@ -393,5 +393,62 @@ describe('bleeding and first start', () => {
     job.say({ kind: 'say', flag: 'glow-in-use', on: true });
     const refused = job.tryTo({ kind: 'done', step: 'start' });
     expect(!refused.ok && refused.error.message).toContain('Never use ether with glow plugs');
+  });
+});
+
+describe('a torque that is read', () => {
+  const WRENCH = { id: 'wrench', name: 'Wrench', resolution: 1, accuracy: 0.6, scatter: 0.2, scatterDof: 20 };
+  const at = (text: string, more: Record<string, string> = {}) => {
+    const job = new PlayedJob(engineWith({ ...DIESEL, ...more }), 'locked-offset');
+    job.say(job.reading('final', 'torque-final', text, WRENCH));
+    return { said: headline(job, 'final'), open: notSettled(job.state, job.view('final')) };
+  };
+  it('is judged by the wrench alone where the data sheet has no tolerance, and says so', () => {
+    expect(at('85').said).toContain('Final torque reached, 85 N·m asked, by the wrench\u2019s own ±');
+    expect(at('80')).toMatchObject({ open: 'the final torque is not reached' });
+    expect(at('92')).toMatchObject({ open: 'the final torque is passed' });
+  });
+  it.each([
+    ['82', 'Final torque reached, 85 ± 5 N·m asked', null],
+    ['80', 'too close to call, 85 ± 5 N·m asked', 'the final torque is too close to call'],
+    ['77', 'Short of the final torque, 85 ± 5 N·m asked', 'the final torque is not reached'],
+    ['93', 'Above the final torque, 85 ± 5 N·m asked', 'the final torque is passed']
+  ])('of %s within ± 5 is judged with the doubt of the wrench', (text, said, open) => {
+    const out = at(text, { torqueWithinNm: '5' });
+    expect(out.said).toContain(said);
+    expect(out.open).toBe(open);
+  });
+});
+
+describe('a pump that an earlier job proved', () => {
+  const found = (provedBtdc: number, u: number | null) => {
+    const engine = {
+      ...engineWith(DIESEL),
+      earlier: { 'pump-timing': { value: provedBtdc, u, at: '2025-09-15T10:00:00Z', output: null } }
+    };
+    const job = new PlayedJob(engine, 'plunger-lift');
+    job.say({ kind: 'choose', school: 'chart-kind', option: 'lift-to-closure' });
+    job.pairs('1.8', ['343.5', '12.5'], ['343.5', '12.5'], ['343.5', '12.5']);
+    job.say({ kind: 'sign', sign: 'airPushedOut', seen: true });
+    job.say({ kind: 'sign', sign: 'bothValvesClosed', seen: true });
+    for (const mm of ['3.31', '1.58', '0.31', '0.02', '0.02', '0.02'])
+      job.say(job.reading('lift', 'falling', mm, TURNING));
+    job.say(job.reading('lift', 'lift', '2.51', TURNING));
+    job.say(job.reading('lift', 'stands', '339', FINE_WHEEL));
+    return job.state.work.lifts.lift!;
+  };
+  it('says by how much it drifted, and calls nothing a drift that is within both doubts', () => {
+    const still = found(19, 0.4);
+    const { btdc } = still.timing!;
+    expect(still.drift).toMatchObject({ provedBtdc: 19, deg: btdc - 19 });
+    expect(found(btdc + 0.3, 0.2).drift!.real).toBe(false);
+    const gone = found(btdc - 4, 0.2).drift!;
+    expect(gone.real).toBe(true);
+    expect(gone.deg).toBeCloseTo(4, 9);
+    expect(gone.uDeg).toBeCloseTo(Math.hypot(still.timing!.uDeg, 0.2), 9);
+  });
+  it('has no drift where no job proved it', () => {
+    const job = new PlayedJob(engineWith(DIESEL), 'plunger-lift');
+    expect(job.state.work.lifts.lift!.drift).toBeNull();
   });
 });

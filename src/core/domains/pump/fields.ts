@@ -63,5 +63,6 @@ export const fields = [
   angle('pinWithinDeg', 'Timing pin finds TDC within \u00b1', '0.3', { positive: true, min: 0.001 }),
   angle('proofWithinDeg', 'Proof may differ by \u00b1', '0.5', { positive: true, min: 0.001 }),
   torque('firstTorqueNm', 'Gear, first torque', '20 N\u00b7m'),
-  torque('finalTorqueNm', 'Gear, final torque', '85 N\u00b7m')
+  torque('finalTorqueNm', 'Gear, final torque', '85 N\u00b7m'),
+  torque('torqueWithinNm', 'Gear torques may differ by \u00b1', '4 N\u00b7m')
 ];

@@ -27,6 +27,8 @@ export interface LiftWork {
   /** what that lift means by the chart */
   means: FromChart | null;
   problem: CalcError | null;
+  /** against what an earlier job proved: earlier above 0, crank degrees; null where none did, or at this job's own proof */
+  drift: { provedBtdc: number; at: string; deg: number; uDeg: number; real: boolean } | null;
   /** the pump's timing, and its verdict; null limits are not judged */
   timing: { btdc: number; uDeg: number; verdict: Verdict | null; scatterUnknown: boolean; parts: Part[] } | null;
 }
@@ -69,6 +71,7 @@ export function liftWork(
       : null;
   const read = lift ? readChart(engine, { liftMm: lift.mm }) : null;
   const means = read?.ok ? read.out : null;
+  const timing = lift && means && stands && chart.kind ? timingOf(engine, chart, lift, means, stands) : null;
   return {
     step,
     falling,
@@ -83,8 +86,18 @@ export function liftWork(
     stands,
     means,
     problem: read && !read.ok ? read.error : null,
-    timing: lift && means && stands && chart.kind ? timingOf(engine, chart, lift, means, stands) : null
+    drift: timing && driftOf(engine, timing),
+    timing
   };
+}
+
+/** How far the timing moved since a job proved it; both have their doubt, and less than two of both together is none. */
+function driftOf(engine: Engine, { btdc, uDeg }: { btdc: number; uDeg: number }): LiftWork['drift'] {
+  const proved = engine.earlier?.['pump-timing'];
+  if (!proved) return null;
+  const deg = btdc - proved.value;
+  const u = Math.hypot(uDeg, proved.u ?? 0);
+  return { provedBtdc: proved.value, at: proved.at, deg, uDeg: u, real: Math.abs(deg) > 2 * u + 1e-9 };
 }
 
 /** The crank is read once it stands at the lift: the first reading of it after the lift counts, or the last before it. */

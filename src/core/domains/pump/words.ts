@@ -1,3 +1,4 @@
+import { verdict } from '../../calculations/verdict/verdict.ts';
 import type { StepView } from '../../job/domain.ts';
 import { degText, judgedBy, plusMinus, turnWord, VERDICT_WORD, type LengthText } from '../../job/texts.ts';
 import { formatTiming, timingLimits, timingPm } from '../../units/format.ts';
@@ -102,19 +103,29 @@ function torque(state: PumpState, v: StepView): { text: string; open: string | n
     first ? 'torque-first' : 'torque-final'
   );
   if (!last || wanted === undefined) return null;
-  const { value, u } = oneReading(last);
+  const { value, u, scatterUnknown } = oneReading(last);
   const stage = first ? 'first' : 'final';
-  if (value < wanted - 2 * u - 1e-9)
+  // without a tolerance the wrench's own doubt is all that it may be off by
+  const within = numberOf(state.engine, 'torqueWithinNm');
+  const asked =
+    within === undefined
+      ? `${wanted} N\u00b7m asked, by the wrench\u2019s own \u00b1`
+      : `${wanted} \u00b1 ${within} N\u00b7m asked`;
+  const room = within ?? 2 * u;
+  const judged = within === undefined ? null : verdict(value, u, wanted - within, wanted + within, scatterUnknown);
+  if (judged?.state === 'unsure')
     return {
-      text: `Short of the ${stage} torque, ${wanted} N\u00b7m: tighten on`,
-      open: `the ${stage} torque is not reached`
+      text: `${value} ${plusMinus(u, 1)} N\u00b7m is too close to call, ${asked}: read the ${stage} torque again`,
+      open: `the ${stage} torque is too close to call`
     };
-  if (value > wanted + 2 * u + 1e-9)
+  if (judged ? judged.state === 'out' && value < wanted : value < wanted - room - 1e-9)
+    return { text: `Short of the ${stage} torque, ${asked}: tighten on`, open: `the ${stage} torque is not reached` };
+  if (judged ? judged.state === 'out' : value > wanted + room + 1e-9)
     return {
-      text: `Above the ${stage} torque, ${wanted} N\u00b7m: loosen and begin again`,
+      text: `Above the ${stage} torque, ${asked}: loosen and begin again`,
       open: `the ${stage} torque is passed${first ? ', and the lock carried it' : ''}`
     };
-  return { text: `${stage === 'first' ? 'First' : 'Final'} torque of ${wanted} N\u00b7m reached`, open: null };
+  return { text: `${first ? 'First' : 'Final'} torque reached, ${asked}`, open: null };
 }
 export const torqueHeadline = (state: PumpState, v: StepView): string | null => torque(state, v)?.text ?? null;
 export const torqueOpen = (state: PumpState, v: StepView): string | null => torque(state, v)?.open ?? null;

@@ -39,6 +39,20 @@
       .filter((l) => l !== '')
       .join('; ');
   }
+  let told = $state('');
+  /** The points of a file, put on the line to be looked at before they are entered. */
+  async function fromFile(e: Event & { currentTarget: HTMLInputElement }) {
+    const [file] = e.currentTarget.files ?? [];
+    e.currentTarget.value = '';
+    if (!file) return;
+    const { tableFromFile } = await import('./table-file.ts');
+    const t = tableFromFile(await file.text(), field.kind === 'band' ? 3 : 2);
+    if (t.ok) {
+      value = t.text;
+      const lines = t.passed === 1 ? 'line' : 'lines';
+      told = `${t.points} points from ${file.name}${t.passed ? `, ${t.passed} ${lines} without figures passed over` : ''}: look at them, then enter.`;
+    } else told = t.message;
+  }
 </script>
 
 <div class="row" class:wrong>
@@ -65,6 +79,18 @@
       bind:value={() => inUse, (u) => (unit = String(u))}
     />
   {:else if units[0]}<span class="quiet">{unitSign[units[0]]}</span>{/if}
+  {#if table}
+    <label class="file"
+      ><span>From a file</span>
+      <input
+        type="file"
+        accept=".csv,.txt,.tsv,text/csv,text/plain"
+        aria-label="{field.label}: from a file"
+        onchange={fromFile}
+      />
+    </label>
+    {#if told}<span class="help" role="status">{told}</span>{/if}
+  {/if}
   {#if field.help}<span id={help} class="help">{field.help}</span>{/if}
 </div>
 
@@ -79,6 +105,19 @@
   }
   .row :global(.field) {
     width: 100%;
+  }
+  .file {
+    grid-column: 2 / -1;
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    min-height: 44px;
+    font-size: var(--t1);
+    color: var(--ink-2);
+  }
+  .file input {
+    font: inherit;
+    min-width: 0;
   }
   .help {
     grid-column: 1 / -1;

@@ -29,12 +29,22 @@
     { x, y: top }
   ];
   const series = $derived.by((): Series[] => {
+    if (chart.points.length < 2) return [];
     const out: Series[] = [{ label: 'chart', kind: 'range', points: curve }];
     for (const [x, label] of [
       [limits.min, 'latest that is good'],
       [limits.max, 'earliest that is good']
     ] as const)
       if (x !== null) out.push({ label, kind: 'limit', points: upright(x) });
+    const [from, to] = [chart.points[0]!.btdc, chart.points.at(-1)!.btdc];
+    out.push({
+      label: 'base circle, the zero of the dial',
+      kind: 'limit',
+      points: [
+        { x: from, y: 0 },
+        { x: to, y: 0 }
+      ]
+    });
     if (chart.target) out.push({ label: 'wanted', kind: 'predicted', points: upright(chart.target.btdc) });
     const t = work?.timing;
     if (t && work?.lift) {
@@ -78,6 +88,8 @@
   />
   <p class="quiet small">
     Thick: the chart{work?.timing ? ', and across it what was measured with its doubt' : ''}. Dashed: the timing wanted.
-    Thin upright: limits{slot && work?.timing ? '; thin level: what the slot can reach' : ''}.
+    Along the foot: the base circle, where the dial has its zero. Thin upright: limits{slot && work?.timing
+      ? '; thin level: what the slot can reach'
+      : ''}.
   </p>
 {/if}

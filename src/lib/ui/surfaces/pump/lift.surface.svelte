@@ -1,6 +1,7 @@
 <script lang="ts">
   import { numberOf } from '$core/engine/engine.ts';
-  import { lengthPm } from '$core/job/texts.ts';
+  import { lengthPm, plusMinus } from '$core/job/texts.ts';
+  import { dateText } from '$lib/reader/dates.ts';
   import { formatTiming, timingLimits, timingPm } from '$core/units/format.ts';
   import { lengthText } from '../../../reader/units.ts';
   import PumpSection from '../../instruments/pump/PumpSection.svelte';
@@ -14,6 +15,7 @@
   let { session, stepId, line, prefs, onamend }: SurfaceProps = $props();
   const w = $derived(session.state.work.lifts[stepId]!);
   const chart = $derived(session.state.work.liftChart);
+  const proof = $derived(session.sheet.steps.find((s) => s.id === stepId)?.role === 'lift-proof');
   const len = $derived(lengthText(prefs));
   const engine = $derived(session.engine);
   const ratio = $derived(numberOf(engine, 'pumpRatio'));
@@ -66,6 +68,14 @@
               >not judged: no limit on the data sheet</span
             >{/if}
         </dd>
+        {#if w.drift && !proof}<dt>Since {dateText(w.drift.at, prefs)}</dt>
+          <dd>
+            {Math.abs(w.drift.deg).toFixed(1)}° {plusMinus(w.drift.uDeg, 1)}°, {w.drift.real
+              ? w.drift.deg > 0
+                ? 'earlier'
+                : 'later'
+              : 'no drift'}
+          </dd>{/if}
         {#if w.timing.verdict}<dt>Limits</dt>
           <dd>{timingLimits(limits.min, limits.max)}</dd>{/if}{/if}
     </dl>
