@@ -33,7 +33,7 @@ function wholeFit(o: {
     { fact: 'stoppedHigh', is: false },
     ...done('seat'),
     { read: o.rotor, step: 'tooth', slot: 'rotor' },
-    ...done('tooth', 'index', 'room', 'snug'),
+    ...done('tooth', 'index', 'power-off', 'room', 'snug'),
     { fact: 'pinned', is: false },
     ...done('cap', 'leads', 'two-turns', 'prime'),
     ...(o.vacuum ? done('hose') : []),
@@ -48,7 +48,7 @@ function wholeFit(o: {
 }
 
 /** A job on the mark, as far as the degree wheel. */
-const upToTdc: Line[] = done('intake', 'safe', 'plugs', 'bar', 'look', 'wheel');
+const upToTdc: Line[] = done('intake', 'safe', 'plugs', 'bar', 'look', 'quick', 'wheel');
 
 const stopPairs = (...rows: [string, string][]): Line[] =>
   rows.flatMap(([b, a]): Line[] => [
@@ -89,7 +89,7 @@ const pedestalWhole: Line[] = [
   { read: '6.1', step: 'depth', slot: 'offset' },
   ...done('depth', 'plugs', 'wheel'),
   ...pairs('1.80', ['344.0', '14.0'], ['344.5', '14.0'], ['344.0', '13.5']),
-  ...done('tdc', 'probe-out'),
+  ...done('tdc', 'probe-out', 'mark'),
   { sign: 'bothValvesClosed', seen: true },
   { sign: 'airPushedOut', seen: true },
   ...done('stroke', 'ref'),
@@ -123,6 +123,9 @@ const winchRegear: Line[] = [
   { choose: 'new-hand', option: 'left' },
   { choose: 'new-material', option: 'cast-iron' },
   ...done('compare', 'pin-out'),
+  { choose: 'gear-slides', option: 'slides' },
+  { choose: 'holes-meet', option: 'meet' },
+  ...done('trial'),
   { read: '101.62', step: 'dimension', slot: 'dimension' },
   ...done('dimension'),
   { read: '0.71', step: 'fix', slot: 'float' },
@@ -131,6 +134,9 @@ const winchRegear: Line[] = [
   { read: '0.45', step: 'float', slot: 'float-dial' },
   { read: '0.46', step: 'float', slot: 'float-dial' },
   ...done('float'),
+  { choose: 'dry-gap', option: 'none' },
+  { choose: 'clamp-bears', option: 'round' },
+  ...done('dry-seat', 'clamp-fit'),
   { read: '0.46', step: 'bottom', slot: 'float-loose' },
   { read: '0.45', step: 'bottom', slot: 'float-tight' },
   ...done('bottom', 'bar'),
@@ -140,6 +146,9 @@ const winchRegear: Line[] = [
   { read: '7.6', step: 'contact-after', slot: 'patch-low' },
   { read: '18.8', step: 'contact-after', slot: 'patch-high' },
   ...done('contact-after'),
+  { read: '0.47', step: 'bottom-gasket', slot: 'float-loose' },
+  { read: '0.46', step: 'bottom-gasket', slot: 'float-tight' },
+  ...done('bottom-gasket'),
   { read: '186.4', step: 'depth', slot: 'length' },
   { read: '171.9', step: 'depth', slot: 'drive-depth' },
   { read: '3.2', step: 'depth', slot: 'offset' },
@@ -153,6 +162,20 @@ const winchSwap: Line[] = [
   { choose: 'new-hand', option: 'left' },
   { choose: 'new-material', option: 'cast-iron' },
   ...done('compare'),
+  ...[
+    ['shank', '31.98', '31.97'],
+    ['seat', '101.5', '101.6'],
+    ['tang', '128.3', '128.4'],
+    ['height', '92', '94']
+  ].flatMap(([what, old, fresh]): Line[] => [
+    { read: old!, step: 'bodies', slot: `old-${what!}` },
+    { read: fresh!, step: 'bodies', slot: `new-${what!}` }
+  ]),
+  { choose: 'seat-same', option: 'same' },
+  { choose: 'tang-same', option: 'same' },
+  { choose: 'reach-same', option: 'same' },
+  ...done('bodies'),
+  { fact: 'curveAdjustable', is: false },
   { read: '0.41', step: 'float', slot: 'float-dial' },
   ...done('float', 'safe', 'map', 'plugs', 'bar', 'wheel'),
   ...pairs('71 thou', ['345.5', '15.5'], ['345.0', '15.5'], ['345.5', '16.0']),
@@ -250,6 +273,9 @@ const strobed = (initial: string, curve: [number, number][]): Line[] => [
   ...done('intake', 'marks', 'secure', 'strobe-on', 'hose', 'sweep-list', 'start'),
   { read: initial, step: 'strobe', slot: 'strobe' },
   ...done('strobe'),
+  { read: '640', step: 'idle-set', slot: 'idle' },
+  ...done('idle-set'),
+  { fact: 'setByTotal', is: false },
   ...swept('sweep', ...curve)
 ];
 

@@ -107,6 +107,10 @@ test('static timing by two methods, to a closed verdict', async ({ page, context
     await expect(page.getByTestId('other-way')).toContainText('they agree within their doubt');
     await expect(head(page)).toContainText(/^7.0° ± \d\.\d° before.*: in, limits 6° to 8° before$/);
     await done(page, 'Housing to the firing point');
+    // the flash was seen with the ignition on: nothing goes on before it is off
+    await expect(page.getByText('Ignition on, engine at rest: do not leave it on')).toBeVisible();
+    await done(page, 'Power off again');
+    await expect(page.getByText('Ignition on, engine at rest: do not leave it on')).toBeHidden();
     await done(page, 'Repeated from a fresh approach');
   });
   await test.step('a bias is offered as the choice it is', async () => {

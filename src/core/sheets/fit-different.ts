@@ -35,12 +35,39 @@ export const fitDifferent = sheet({
       values: ['firingOrder', 'rotorDirection', 'ratio', 'staticBtdc', 'gearTeeth']
     }),
     gears.compareGears({ id: 'compare', phase: BENCH }),
+    gears.compareBodies({ id: 'bodies', phase: BENCH }),
     stack.proveFloat({
       id: 'float',
       phase: BENCH,
       title: 'Float of the new one',
       say: 'Push and pull the gear\u2019s end on the bench, not the advance plate.',
       sets: ['dist-float-known']
+    }),
+    step({
+      id: 'curve',
+      phase: BENCH,
+      title: 'Curve set on the bench',
+      say: 'Bring its advance to this engine before it goes in: a recurve of its own, up to the parts fitted.',
+      why: 'On the bench springs and stop are in reach; in the engine they are under the cap.',
+      accept: 'Initial and advance together below the total limit, curve inside its limits.',
+      ifSkipped: 'It comes out again, or knocks.',
+      minutes: 5,
+      onlyIf: {
+        fact: 'curveAdjustable',
+        question: 'Is its curve another one, and can it be set?',
+        yes: 'It is set',
+        no: 'It stays as it is'
+      },
+      choices: [
+        {
+          id: 'curve-by',
+          question: 'Its curve was',
+          options: [
+            { id: 'measured', label: 'measured and set' },
+            { id: 'open', label: 'not measured: it is swept in the engine' }
+          ]
+        }
+      ]
     }),
     engine.makeSafe({ id: 'safe', phase: CRANK }),
     mapLeads({ id: 'map', phase: CRANK }),
@@ -103,6 +130,7 @@ export const fitDifferent = sheet({
       sets: ['trigger-verified']
     }),
     timing.indexHousing({ id: 'index', phase: INDEX }),
+    timing.powerOff({ id: 'power-off', phase: INDEX }),
     timing.roomBothWays({ id: 'room', phase: INDEX }),
     distributor.clampSnug({ id: 'snug', phase: INDEX }),
     cap.capOn({ id: 'cap', phase: INDEX }),

@@ -63,6 +63,7 @@ const fitDrive: Step[] = [
 
 const setHousing: Step[] = [
   timing.indexHousing({ id: 'index', phase: INDEX }),
+  timing.powerOff({ id: 'power-off', phase: INDEX }),
   timing.roomBothWays({ id: 'room', phase: INDEX }),
   distributor.clampSnug({ id: 'snug', phase: INDEX }),
   cap.capOn({ id: 'cap', phase: INDEX }),

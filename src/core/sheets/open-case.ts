@@ -23,6 +23,19 @@ export const openCase = sheet({
       values: ['rotorDirection', 'ratio', 'gearTeeth', 'shaftHeightMinMm', 'shaftHeightMaxMm']
     }),
     step({
+      id: 'stand',
+      phase: READY,
+      title: 'Case on its stand, nothing can start',
+      say: 'Lock the stand\u2019s swivel, see its bolts; battery away from the engine, no starter on it; rods steadied, caps and shells laid out by number.',
+      why: 'Hands lie inside the case for hours.',
+      accept: 'The stand does not move, nothing is wired that could turn anything.',
+      ifSkipped: 'A case that swings, a rod that falls against the bores.',
+      tools: ['stand', 'slings', 'trays'],
+      minutes: 6,
+      helper: 'advised',
+      hazards: ['stand', 'lift']
+    }),
+    step({
       id: 'inventory',
       phase: READY,
       title: 'Shaft parts counted',

@@ -59,6 +59,7 @@ export const pedestal = sheet({
     crank.wheelOn({ id: 'wheel', phase: CRANK }),
     crank.trueTdc({ id: 'tdc', phase: CRANK }),
     crank.probeOut({ id: 'probe-out', phase: CRANK }),
+    crank.judgeMark({ id: 'mark', phase: CRANK }),
     crank.proveStroke({ id: 'stroke', phase: CRANK }),
     crank.toReference({ id: 'ref', phase: CRANK }),
     tooth.planTooth({

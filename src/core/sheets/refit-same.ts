@@ -1,3 +1,4 @@
+import { slots as timingSlots } from '../domains/timing/slots.ts';
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
 import type { Step } from '../job/run-sheet.ts';
 import { BY_DISTRIBUTOR, cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
@@ -46,8 +47,9 @@ export const refitSame = sheet({
       ifSkipped: 'Nothing proves that the refit restored what was.',
       tools: ['strobe', 'tachometer'],
       minutes: 10,
-      hazards: ['rotating', 'hot-surface'],
+      hazards: ['rotating', 'hot-surface', 'exhaust'],
       slots: [
+        timingSlots.idle,
         {
           slot: 'base-before',
           label: 'timing before, strobe at idle',
@@ -77,6 +79,19 @@ export const refitSame = sheet({
       sets: ['crank-at-reference', 'compression-confirmed', 'slack-taken-up', 'cap-off']
     }),
     tooth.witnessMarks({ id: 'marks', phase: OUT, needs: ['crank-at-reference'] }),
+    step({
+      id: 'disconnect',
+      phase: OUT,
+      title: 'Hose, plug and cable off, each with its label',
+      say: 'Label hose, trigger plug and every cable; pull each by its body; cap the hose\u2019s both ends.',
+      why: 'What hangs on it is torn when it is lifted, and what has no label goes back by guess.',
+      accept: 'Counted and labelled, hose capped.',
+      ifSkipped: 'A torn lead, a hose on the wrong nipple.',
+      tools: ['labels', 'caps'],
+      minutes: 4,
+      needs: ['battery-isolated'],
+      slots: [{ slot: 'taken-off', label: 'connections taken off', quantity: 'count', gauge: 'eye', combine: 'last' }]
+    }),
     distributor.withdraw({ id: 'out', phase: OUT }),
     distributor.pumpShaft({
       id: 'pump-shaft',
@@ -106,6 +121,19 @@ export const refitSame = sheet({
     distributor.clampSnug({ id: 'snug', phase: IN }),
     cap.capOn({ id: 'cap', phase: IN }),
     cap.traceLeads({ id: 'leads', phase: IN }),
+    step({
+      id: 'reconnect',
+      phase: IN,
+      title: 'Plug and cables back on their labels',
+      say: 'Trigger plug and every cable back by its label; the hose stays off and plugged until the timing is set; count.',
+      why: 'A plug left off is a dead engine, and a hose put on too early hides the initial timing.',
+      accept: 'As many back as came off, but for the hose.',
+      ifSkipped: 'No spark, or a wrong timing taken for right.',
+      minutes: 3,
+      hazards: ['hv-ignition'],
+      needs: ['housing-indexed', 'battery-isolated'],
+      slots: [{ slot: 'put-back', label: 'connections put back', quantity: 'count', gauge: 'eye', combine: 'last' }]
+    }),
     timing.hoseOff({ id: 'hose', phase: PROVE }),
     timing.strobeOn({ id: 'strobe-on', phase: PROVE }),
     crank.toolsOff({

@@ -64,6 +64,7 @@ export const regear = sheet({
       needs: ['gear-index-logged'],
       sets: ['gear-off']
     }),
+    gears.trialFit({ id: 'trial', phase: FIT, needs: ['gear-off'] }),
     step({
       id: 'dimension',
       phase: FIT,
@@ -140,6 +141,49 @@ export const regear = sheet({
       sets: ['float-verified', 'dist-float-known']
     }),
     step({
+      id: 'dry-seat',
+      phase: TRY,
+      title: 'On its seat without gasket and clamp',
+      say: 'Let it down dry, no clamp; look all round the seat, and feel the float with pliers on the gear, not on the plate.',
+      why: 'The clamp can pull down what the drive holds up.',
+      accept: 'No gap at the seat, float as on the bench.',
+      ifSkipped: 'A drive that stands on the pump is clamped onto it.',
+      tools: ['lamp', 'pliers with soft jaws'],
+      minutes: 4,
+      hazards: ['pinch', 'dropped-part'],
+      needs: ['gear-pinned', 'openings-covered'],
+      choices: [
+        {
+          id: 'dry-gap',
+          question: 'At the seat there is',
+          options: [
+            { id: 'none', label: 'no gap' },
+            { id: 'gap', label: 'a gap: lift it, look at tang and slot' }
+          ]
+        }
+      ]
+    }),
+    step({
+      id: 'clamp-fit',
+      phase: TRY,
+      title: 'Clamp tried dry',
+      say: 'Lay the clamp on the collar without its gasket: it must bear all round.',
+      why: 'A clamp that bears on one side tilts the distributor and creeps.',
+      accept: 'Bears all round, no rock.',
+      ifSkipped: 'A tilted shaft, a timing that walks.',
+      minutes: 2,
+      choices: [
+        {
+          id: 'clamp-bears',
+          question: 'The clamp bears',
+          options: [
+            { id: 'round', label: 'all round' },
+            { id: 'side', label: 'on one side: dress it first' }
+          ]
+        }
+      ]
+    }),
+    step({
       id: 'bottom',
       phase: TRY,
       title: 'Does it bottom?',
@@ -178,6 +222,22 @@ export const regear = sheet({
       say: 'The same again after the correction: the pair is kept on the card.',
       needs: ['battery-isolated'],
       sets: ['pattern-read']
+    }),
+    step({
+      id: 'bottom-gasket',
+      phase: TRY,
+      title: 'Does it bottom, on its final gasket?',
+      say: 'The same again after every change of height, with the gasket that stays under it: float loose, then with the clamp tight.',
+      why: 'Whatever moved the height moved the drive towards the pump, or away from it.',
+      accept: 'No float is lost by clamping.',
+      ifSkipped: 'The cure of the contact becomes a drive that stands on the pump.',
+      tools: ['dial indicator', 'blades'],
+      minutes: 6,
+      hazards: ['pinch'],
+      needs: ['gear-pinned', 'openings-covered'],
+      sets: ['bottoming-ok'],
+      slots: [stackSlots['float-loose'], stackSlots['float-tight']],
+      surface: 'stack'
     }),
     stack.measureDepth({ id: 'depth', phase: TRY }),
     step({

@@ -353,6 +353,7 @@ export const shaftInPlace = sheet({
     }),
     crank.toReference({ id: 'ref-last', phase: TIME, onlyIf: comesOut }),
     timing.indexHousing({ id: 'housing', phase: TIME, onlyIf: comesOut }),
+    timing.powerOff({ id: 'power-off', phase: TIME, onlyIf: comesOut }),
     timing.roomBothWays({ id: 'room', phase: TIME, onlyIf: comesOut }),
     distributor.clampSnug({ id: 'snug', phase: TIME, onlyIf: comesOut }),
     cap.capOn({ id: 'cap', phase: TIME, onlyIf: comesOut }),

@@ -5,6 +5,16 @@ const CRANK = 'Bring the crank to the setting';
 const SET = 'Set it with the engine still';
 const START = 'Close up and start';
 
+/** Oil is primed where it may have run dry; where it stayed in, nothing has to be. */
+const ranDry = {
+  fact: 'oilStayed',
+  question: 'Did it run last with the oil that is in it?',
+  yes: 'It did',
+  no: 'New, drained, or stood for long',
+  when: false,
+  flag: 'oil-primed'
+};
+
 /** The timing set at rest, by whichever way suits the trigger, to the first start. */
 export const staticTiming = sheet({
   id: 'static-timing',
@@ -36,6 +46,7 @@ export const staticTiming = sheet({
       phase: SET,
       needs: ['distributor-seated', 'crank-at-reference', 'compression-confirmed', 'slack-taken-up']
     }),
+    timing.powerOff({ id: 'power-off', phase: SET }),
     step({
       id: 'again',
       phase: SET,
@@ -57,9 +68,11 @@ export const staticTiming = sheet({
     timing.hoseOff({ id: 'hose', phase: START }),
     timing.strobeOn({ id: 'strobe-on', phase: START }),
     crank.toolsOff({ id: 'off', phase: START }),
+    distributor.oilPrimed({ id: 'prime', phase: START, onlyIf: ranDry }),
     timing.nothingLeft({ id: 'sweep-list', phase: START }),
     timing.firstStart({ id: 'start', phase: START }),
     timing.strobeInitial({ id: 'strobe', phase: START }),
+    timing.idleSet({ id: 'idle-set', phase: START }),
     timing.clampFinal({ id: 'clamp-final', phase: START }),
     timing.hoseOn({ id: 'hose-on', phase: START }),
     engine.closeLog({ id: 'close', phase: START, mustBeOff: ['vacuum-plugged'] })

@@ -46,7 +46,9 @@ export const strobeTiming = sheet({
       phase: BASE,
       needs: ['engine-running', 'strobe-connected', 'clamp-snug', 'vacuum-plugged']
     }),
+    timing.idleSet({ id: 'idle-set', phase: BASE }),
     curves.sweepRun({ id: 'sweep', phase: CURVE }),
+    timing.totalSet({ id: 'total', phase: CURVE }),
     curves.steadiness({ id: 'steady', phase: CURVE }),
     curves.vacuumChecked({ id: 'vacuum', phase: CURVE, needs: ['engine-running', 'strobe-connected'] }),
     timing.clampFinal({ id: 'clamp-final', phase: CLOSE }),

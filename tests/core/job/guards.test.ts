@@ -5,6 +5,7 @@ import { belonging, putRight, ruleText } from '$core/job/rules.ts';
 import { acts } from '$core/job/acts.ts';
 import type { RunSheet } from '$core/job/run-sheet.ts';
 import { manifests } from '$core/domains/all.ts';
+import { notSettled } from '$core/job/index.ts';
 import { jobCard } from '$core/job/card.ts';
 import { runSheets, stateOf } from '$core/sheets/index.ts';
 import { engineWith, mm, PlayedJob, SHEET } from '../../support/played.ts';
@@ -218,4 +219,80 @@ it('a step whose rule is raised is worked again once it is put right', () => {
   job.say({ kind: 'say', flag: 'part-missing', on: false, seen: 'screw found on the bench, count closes' });
   expect(job.tryTo({ kind: 'done', step: 'tdc' }).ok).toBe(true);
   expect(stateOf(job.sheet, job.engine, job.log).raised.map((r) => r.id)).not.toContain('IL.05');
+});
+
+describe('power at rest', () => {
+  it('is on after a flash was seen, and its switching off is a step', () => {
+    const job = new PlayedJob(engineWith(SHEET), 'static-timing');
+    job.done('intake', 'safe', 'gap', 'plugs', 'bar', 'wheel');
+    expect(job.state.flags.has('battery-isolated')).toBe(true);
+    job.read('index', 'fires-spark', '9b');
+    expect(job.state.flags.has('ignition-live')).toBe(true);
+    expect(job.state.flags.has('battery-isolated')).toBe(false);
+    expect(job.state.raised.map((r) => r.id)).toContain('IL.25');
+    // by lamp nothing is left on
+    job.done('power-off');
+    expect(job.state.flags.has('ignition-live')).toBe(false);
+    expect(job.state.flags.has('battery-isolated')).toBe(true);
+    job.read('index', 'fires', '9b');
+    expect(job.state.flags.has('ignition-live')).toBe(false);
+  });
+  it('is not taken off by undoing the flash only: undone, it was never on', () => {
+    const job = new PlayedJob(engineWith(SHEET), 'static-timing').done('intake', 'safe');
+    const e = job.say(job.reading('index', 'fires-spark', '9b'));
+    job.say({ kind: 'undo', undoes: e.id });
+    expect(job.state.flags.has('ignition-live')).toBe(false);
+    expect(job.state.flags.has('battery-isolated')).toBe(true);
+  });
+});
+
+describe('oil that may have run dry', () => {
+  const job = () => new PlayedJob(engineWith(SHEET), 'static-timing');
+  it('is asked about, primed where it did, and not where it stayed in', () => {
+    const dry = job();
+    dry.say({ kind: 'fact', fact: 'oilStayed', value: false });
+    expect(dry.view('prime').state).toBe('open');
+    expect(dry.state.raised.map((r) => r.id)).toContain('IL.43');
+    dry.done('prime');
+    expect(dry.state.raised.map((r) => r.id)).not.toContain('IL.43');
+    const wet = job();
+    wet.say({ kind: 'fact', fact: 'oilStayed', value: true });
+    expect(wet.view('prime').state).toBe('not-needed');
+    expect(wet.state.raised.map((r) => r.id)).not.toContain('IL.43');
+  });
+});
+
+describe('another distributor compared with the one that was in', () => {
+  const VALUES = { ...SHEET, shankWithinMm: '0.2', seatWithinMm: '0.3', tangWithinMm: '0.5', heightWithinMm: '6' };
+  const ALIKE: [string, string, string][] = [
+    ['shank', '31.9', '31.9'],
+    ['seat', '101.5', '101.6'],
+    ['tang', '128.3', '128.4'],
+    ['height', '92', '94']
+  ];
+  const compared = (rows = ALIKE, values: Record<string, string> = VALUES, words = true) => {
+    const j = new PlayedJob(engineWith(values), 'fit-different');
+    for (const [what, old, fresh] of rows) {
+      j.read('bodies', `old-${what}`, old);
+      j.read('bodies', `new-${what}`, fresh);
+    }
+    if (words)
+      for (const school of ['seat-same', 'tang-same', 'reach-same']) j.say({ kind: 'choose', school, option: 'same' });
+    return notSettled(j.state, j.view('bodies'));
+  };
+  it('passes when every length lies within what it may differ by, and every word is the same', () => {
+    expect(compared()).toBeNull();
+  });
+  it('passes nothing that was not compared, nor what has no limit', () => {
+    expect(compared([], VALUES, false)).toMatch(/^not compared: shank, diameter, .*capsule, latch and plug$/);
+    expect(compared(ALIKE, SHEET)).toMatch(/^what it may differ by is not on the data sheet: shank/);
+  });
+  it('names what differs, by how much with its doubt, and what may be', () => {
+    expect(compared([...ALIKE.slice(0, 2), ['tang', '128.3', '129.9'], ALIKE[3]!])).toMatch(
+      /^old and new differ: seat to the end of the tang by 1\.60 ± 0\.\d\d mm, ± 0\.5 mm may be$/
+    );
+    expect(compared([...ALIKE.slice(0, 2), ['tang', '128.3', '128.78'], ALIKE[3]!])).toMatch(
+      /^too close to call: seat/
+    );
+  });
 });

@@ -14,6 +14,7 @@ export const capOn = (u: Use): Step =>
       minutes: 3,
       needs: ['housing-indexed'],
       acts: ['fits-cap'],
+      clears: ['cap-off'],
       mustBeOff: ['rotor-pin-in'],
       surface: 'cap',
       values: ['rotorDirection', 'firingOrder']

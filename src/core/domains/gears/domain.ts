@@ -1,6 +1,7 @@
 import type { Domain, StepView } from '../../job/domain.ts';
 import { turnWord } from '../../job/texts.ts';
 import { domain as distributor } from '../distributor/domain.ts';
+import { bodyOpen, bodyWork } from './body-work.ts';
 import { gearFinding, gearWork } from './gear-work.ts';
 import { asks, type GearsVocabulary } from './vocabulary.ts';
 import type { GearsState, GearsWorks } from './works.ts';
@@ -9,8 +10,20 @@ import type { GearsState, GearsWorks } from './works.ts';
 export const domain: Domain<GearsWorks, GearsVocabulary['school']> = {
   name: 'gears',
   needs: [distributor],
-  works: { gears: (c) => gearWork(c.engine, c.r) },
-  surfaces: { gears: { headline: gearsHeadline, open: gearsOpen } },
+  works: { gears: (c) => gearWork(c.engine, c.r), bodies: (c) => bodyWork(c.engine, c.r) },
+  surfaces: {
+    gears: { headline: gearsHeadline, open: gearsOpen },
+    bodies: {
+      headline: ({ work: { bodies } }) => {
+        if (bodies.rows.every((x) => x.diff === null)) return null;
+        const open = bodyOpen(bodies);
+        return open === null
+          ? 'It fits where the old one was: every difference is within what may be'
+          : `${open.charAt(0).toUpperCase()}${open.slice(1)}`;
+      },
+      open: ({ work: { bodies } }) => bodyOpen(bodies)
+    }
+  },
   schools: { 'gear-fix': () => ({ option: 'shims', because: 'what is shimmed can be undone' }) }
 };
 

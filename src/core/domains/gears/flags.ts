@@ -2,6 +2,7 @@ import type { FlagWords } from '../../job/run-sheet.ts';
 
 /** States of the job, as the bench says them; a danger must be off before anything turns by power. */
 export const flags = {
+  'bodies-compared': { on: 'bodies compared', off: 'bodies not compared', danger: false },
   'gear-material-ok': { on: 'gear material agreed', off: 'gear material not agreed', danger: false },
   'gear-index-logged': { on: 'rotor against teeth logged', off: 'rotor against teeth not logged', danger: false },
   'gear-redrilled': {

@@ -6,7 +6,7 @@ import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 import type { figures } from './figures.ts';
 
-export const surfaces = ['gears'] as const;
+export const surfaces = ['gears', 'bodies'] as const;
 
 type Own = WordsOf<{
   fields: typeof fields;

@@ -1,3 +1,4 @@
+import { replays } from './replays.ts';
 import { cycleDegOf } from '../../engine/engine.ts';
 import type { Domain, StepView } from '../../job/domain.ts';
 import { judgedOpen } from '../../job/judged.ts';
@@ -59,6 +60,7 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
       because: 'what is set is then what is meant; a bias is logged as one and cleared at the strobe'
     })
   },
+  replays,
   figures: (state) => state.steps.flatMap((v) => timingFigure(state, v)),
   interlocks: (c) => [
     ...(strokeOpen(c) ? [STROKE_NOT_PROVED] : []),

@@ -40,6 +40,16 @@ export const slots = slotsOf({
   idle: { label: 'idle speed', quantity: 'speed', gauge: 'tacho' },
   'running-oil': { label: 'oil pressure, running', quantity: 'pressure', gauge: 'pressure' },
   strobe: setting('strobe on the mark, at idle', 'strobe', { required: true }),
+  'total-read': {
+    label: 'total timing, above all-in',
+    quantity: 'timing',
+    gauge: 'strobe',
+    repeats: true,
+    combine: 'mean',
+    required: true,
+    limits: { most: 'totalMaxBtdc' },
+    figure: 'total-read'
+  },
   torque: { label: 'clamp bolt', quantity: 'torque', gauge: 'torque' },
   'after-clamp': {
     label: 'strobe on the mark, clamp at torque',

@@ -109,6 +109,22 @@ export const indexHousing = (u: Use): Step =>
     u
   );
 
+export const powerOff = (u: Use): Step =>
+  step(
+    {
+      title: 'Power off again',
+      say: 'Ignition off, tester away, battery earth lead off once more.',
+      why: 'Whatever saw the trigger fire is still live: coil and module overheat, and the next touch fires a plug.',
+      accept: 'Dead: a start attempt does nothing.',
+      ifSkipped: 'A hand on a live lead, or a crank that is turned with a spark in it.',
+      minutes: 1,
+      hazards: ['hv-ignition', 'inadvertent-start'],
+      sets: ['battery-isolated'],
+      clears: ['ignition-live']
+    },
+    u
+  );
+
 export const roomBothWays = (u: Use): Step =>
   step(
     {
@@ -235,6 +251,50 @@ export const strobeInitial = (u: Use): Step =>
       surface: 'timing',
       acts: ['reads-initial', 'runs-on'],
       values: ['staticBtdc', 'rotorDirection', 'ratio']
+    },
+    u
+  );
+
+export const idleSet = (u: Use): Step =>
+  step(
+    {
+      title: 'Idle set, timing read again',
+      say: 'Set the idle speed, look at the mark again, and go on between them until neither changes.',
+      why: 'Idle and timing pull on each other, and above the onset the weights are read as well.',
+      accept: 'Idle as the data sheet has it, below the onset, and the mark where it was.',
+      ifSkipped: 'The initial timing is right at a speed that nobody runs.',
+      tools: ['tachometer', 'strobe'],
+      minutes: 5,
+      hazards: ['rotating', 'exhaust', 'hot-surface'],
+      needs: ['engine-running', 'base-timing-set'],
+      acts: ['runs-on', 'sets-idle'],
+      slots: [slots.idle]
+    },
+    u
+  );
+
+export const totalSet = (u: Use): Step =>
+  step(
+    {
+      title: 'Set by total, where the total is the aim',
+      say: 'At a speed above all-in read the total, hose plugged; turn the housing until it is as planned, then read what initial timing that leaves.',
+      why: 'Where the total decides, what is left at idle follows from it, and not the other way round.',
+      accept: 'Total within its limit with its \u00b1, and an initial timing that still starts.',
+      ifSkipped: 'Knock under load that nobody hears, or a kick at the start.',
+      tools: ['strobe', 'tachometer', 'tape'],
+      minutes: 6,
+      helper: 'yes',
+      hazards: ['rotating', 'exhaust', 'noise', 'detonation'],
+      needs: ['engine-running', 'strobe-connected'],
+      acts: ['runs-on'],
+      slots: [slots['total-read']],
+      surface: 'judged',
+      onlyIf: {
+        fact: 'setByTotal',
+        question: 'Is this engine set by its total?',
+        yes: 'By its total',
+        no: 'By its initial timing'
+      }
     },
     u
   );
