@@ -79,6 +79,17 @@ export function judgedText(slot: Slot, j: Judged, len: LengthText): string {
   return `${formatValue(j.value, baseUnit(slot.quantity), d).replace(/(\d)(\D*)$/, `$1 ${plusMinus(j.u, d)}$2`)}`;
 }
 
+/**
+ * The figure as it is written down, when that would be judged otherwise than the whole one; null where it would not. Sums are
+ * made with every digit, and what is shown is shorter.
+ */
+export function roundedOtherwise(slot: Slot, j: Judged): number | null {
+  if (!j.verdict) return null;
+  const places = 10 ** (decimals[slot.quantity] ?? 2);
+  const shown = Math.round(j.value * places) / places;
+  return verdict(shown, j.u, j.min, j.max, j.scatterUnknown).state === j.verdict.state ? null : shown;
+}
+
 /** The ± of a standard uncertainty in the unit of whoever reads it. */
 export function pmText(slot: Slot, u: number, len: LengthText): string {
   if (slot.quantity === 'length') return `± ${len(2 * u, 3)}`;

@@ -98,20 +98,7 @@ export const recurve = sheet({
     curves.vacuumChecked({ id: 'vacuum', phase: PROVE, needs: ['engine-running', 'strobe-connected'] }),
     timing.clampFinal({ id: 'clamp-final', phase: PROVE }),
     timing.hoseOn({ id: 'hose-on', phase: PROVE }),
-    step({
-      id: 'load',
-      phase: PROVE,
-      title: 'Proved under load',
-      say: 'Load it as it will be loaded and listen for knock; back off at the first sign.',
-      why: 'A curve is proved by the engine.',
-      accept: 'No knock at the worst load and fuel it will see.',
-      ifSkipped: 'Holed pistons.',
-      minutes: 20,
-      helper: 'yes',
-      hazards: ['first-start', 'vehicle-move', 'detonation'],
-      needs: ['clamp-final'],
-      acts: ['loads', 'runs-on']
-    }),
+    curves.loadProved({ id: 'load', phase: PROVE }),
     engine.closeLog({ id: 'close', phase: PROVE, mustBeOff: ['vacuum-plugged'] })
   ]
 });

@@ -1,5 +1,6 @@
 import { slots as ringSlots } from '../domains/rings/slots.ts';
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
+import { riskAsked } from '../domains/tooth/risk-work.ts';
 import type { OnlyIf } from '../job/run-sheet.ts';
 import { BY_DISTRIBUTOR, cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
 
@@ -88,7 +89,13 @@ export const shaftInPlace = sheet({
       ifSkipped: 'The choice is made by the first thing that jams.',
       minutes: 4,
       needs: ['shaft-fault-proved'],
-      slots: [{ ...ringSlots['ring-count'], label: 'thrust rings, as drawn' }],
+      slots: [
+        { ...ringSlots['ring-count'], label: 'thrust rings, as drawn' },
+        toothSlots['hours-place'],
+        toothSlots['hours-split']
+      ],
+      choices: riskAsked,
+      surface: 'shaft-risk',
       schools: ['shaft-in-place'],
       onlyIf: comesOut
     }),

@@ -2,8 +2,10 @@ import type { Domain } from '../../job/domain.ts';
 import { domain as stack } from '../stack/domain.ts';
 import { wanderOf } from '../stack/stack-work.ts';
 import { domain as timing } from '../timing/domain.ts';
+import { budgetText, budgetWork } from './budget-work.ts';
 import { curveThumb } from './curve-thumb.ts';
 import { sweepDoubt } from './doubts.ts';
+import { knockFinding, knockOpen, knockWork } from './knock-work.ts';
 import { lobesFinding, lobesWork } from './lobes-work.ts';
 import { modelError, recurveWork } from './recurve-work.ts';
 import { TOTAL_ABOVE } from './rules.ts';
@@ -33,7 +35,9 @@ export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
     },
     lobes: (c) => lobesWork(c.engine, c.r),
     vacuum: (c) => vacuumWork(c.engine, c.r),
-    scatter: (c) => scatterWork(c.engine, c.r, wander(c))
+    scatter: (c) => scatterWork(c.engine, c.r, wander(c)),
+    budget: (c) => budgetWork(c.sheet, c.engine, c.works.sweeps, c.works.timing),
+    knock: (c) => knockWork(c.engine, c.r, c.works.budget.initial?.u == null ? null : c.works.budget.initial.deg)
   },
   surfaces: {
     sweep: { headline: sweepHeadline, open: sweepOpen },
@@ -48,6 +52,7 @@ export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
         return verdict?.state === 'in' ? null : 'the sparks are not evenly spaced';
       }
     },
+    knock: { headline: (state) => knockFinding(state.work.knock), open: (state) => knockOpen(state.work.knock) },
     vacuum: {
       headline: (state) => vacuumFinding(state.work.vacuum),
       open: (state) => (state.work.vacuum.hold?.state === 'out' ? 'the diaphragm leaks' : null)
@@ -67,6 +72,14 @@ export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
     'mark-scale': () => ({ option: 'tape', because: 'it needs no instrument but the strobe' })
   },
   figures: settle,
+  card: (state) => {
+    const said = state.sheet.steps.some((s) => s.surface === 'targets') ? budgetText(state.work.budget) : null;
+    const knock = state.work.knock.heard ? knockFinding(state.work.knock) : null;
+    return [
+      ...(said ? [{ label: 'Budget of the total', value: said }] : []),
+      ...(knock ? [{ label: 'Knock under load', value: knock }] : [])
+    ];
+  },
   doubts: { 'sweep-deg': sweepDoubt }
 };
 

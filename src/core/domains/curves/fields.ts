@@ -33,6 +33,7 @@ export const fields = [
     help: 'Engine speed, then least and most before TDC; points apart by semicolons.'
   }),
   timing('totalMaxBtdc', 'Total timing without vacuum, most', '32 before'),
+  timing('partLoadMaxBtdc', 'Timing at part load with vacuum, most', '48 before'),
   timing('startMinBtdc', 'Initial timing may be set from', '6 before'),
   timing('startMaxBtdc', 'Initial timing may be set to', '11 before'),
   angle('creepMaxDeg', 'Advance already in at idle, most', '0.5'),

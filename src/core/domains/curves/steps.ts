@@ -179,3 +179,33 @@ export const searchTray = (u: Use): Step =>
     },
     u
   );
+
+export const loadProved = (u: Use): Step =>
+  step(
+    {
+      title: 'Proved under load',
+      say: 'Load it as it will be loaded and listen for knock; at the first sign lift the throttle, take back a small step, try again.',
+      why: 'A curve is proved by the engine, and what is taken back without a log is taken back twice.',
+      accept: 'No knock at the worst load and fuel it will see, and a margin beyond.',
+      ifSkipped: 'Holed pistons.',
+      minutes: 20,
+      helper: 'yes',
+      hazards: ['first-start', 'vehicle-move', 'detonation'],
+      needs: ['clamp-final'],
+      acts: ['loads', 'runs-on'],
+      slots: [slots['taken-back'], slots['knock-margin']],
+      choices: [
+        {
+          id: 'knock-heard',
+          question: 'At its worst load',
+          options: [
+            { id: 'none', label: 'it does not knock' },
+            { id: 'still', label: 'it knocks' },
+            { id: 'gone', label: 'it knocked, and no longer does' }
+          ]
+        }
+      ],
+      surface: 'knock'
+    },
+    u
+  );

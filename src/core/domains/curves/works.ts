@@ -2,6 +2,8 @@ import type { JobState, WorkContext } from '../../job/domain.ts';
 import type { CrankWorks } from '../crank/works.ts';
 import type { StackWorks } from '../stack/works.ts';
 import type { TimingWorks } from '../timing/works.ts';
+import type { BudgetWork } from './budget-work.ts';
+import type { KnockWork } from './knock-work.ts';
 import type { LobesWork } from './lobes-work.ts';
 import type { ModelError, RecurveWork } from './recurve-work.ts';
 import type { ScatterWork } from './scatter-work.ts';
@@ -18,6 +20,8 @@ export interface CurvesWorks {
   lobes: LobesWork;
   vacuum: VacuumWork;
   scatter: ScatterWork;
+  budget: BudgetWork;
+  knock: KnockWork;
 }
 type Works = CurvesWorks & TimingWorks & StackWorks & CrankWorks;
 export type CurvesState = JobState<Works, CurvesVocabulary['school']>;

@@ -1,3 +1,5 @@
+import type { SettledFigure } from '../../job/settled.ts';
+import { biasOf, learntBias } from './bias.ts';
 import { replays } from './replays.ts';
 import { cycleDegOf } from '../../engine/engine.ts';
 import type { Domain, StepView } from '../../job/domain.ts';
@@ -55,13 +57,14 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
         ? { option: 'lamp', because: `${who} contacts` }
         : { option: 'lamp', because: 'it needs hardly any power; the data sheet does not say what triggers' };
     },
-    bias: () => ({
-      option: 'none',
-      because: 'what is set is then what is meant; a bias is logged as one and cleared at the strobe'
-    })
+    bias: (e) =>
+      learntBias(e) ?? {
+        option: 'none',
+        because: 'what is set is then what is meant; a bias is logged as one and cleared at the strobe'
+      }
   },
   replays,
-  figures: (state) => state.steps.flatMap((v) => timingFigure(state, v)),
+  figures: (state) => [...state.steps.flatMap((v) => timingFigure(state, v)), ...restError(state)],
   interlocks: (c) => [
     ...(strokeOpen(c) ? [STROKE_NOT_PROVED] : []),
     ...(idleAboveOnset(c) ? [IDLE_ABOVE_ONSET] : []),
@@ -76,6 +79,17 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
     ];
   }
 };
+
+/** How the first strobe reading stood to what was set at rest, a bias taken off: what this way of setting is worth here. */
+function restError(state: TimingState): SettledFigure[] {
+  const of = (role: string) => state.sheet.steps.find((s) => s.role === role && state.work.timing[s.id]?.latest);
+  const [rest, strobe] = [of('at-rest'), of('strobe')];
+  if (!rest || !strobe) return [];
+  const set = state.work.timing[rest.id]!.latest!;
+  const first = state.work.timing[strobe.id]!.rows[0]!;
+  const value = first.btdc - set.btdc - (biasOf(state)?.deg ?? 0);
+  return [settled('rest-error', { value, u: Math.hypot(set.uDeg, first.uDeg), calc: 'timing.budget', output: null })];
+}
 
 function timingFigure(state: TimingState, { step }: StepView) {
   const t = state.work.timing[step.id];

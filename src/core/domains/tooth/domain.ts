@@ -2,6 +2,7 @@ import type { Domain } from '../../job/domain.ts';
 import type { CrankWorks } from '../crank/works.ts';
 import { domain as distributor } from '../distributor/domain.ts';
 import { settled } from './figures.ts';
+import { riskFinding, riskWork } from './risk-work.ts';
 import { toothWork } from './tooth-work.ts';
 import { choiceOf, type ToothVocabulary } from './vocabulary.ts';
 import { witnessWork } from './witness-work.ts';
@@ -24,7 +25,8 @@ export const domain: Domain<ToothWorks & CrankWorks, ToothVocabulary['school']> 
   needs: [distributor],
   works: {
     tooth: (c) => toothWork(c.engine, c.sheet.reference, c.r, c.works.placeAt),
-    witness: (c) => witnessWork(c.engine, c.r)
+    witness: (c) => witnessWork(c.engine, c.r),
+    risk: (c) => riskWork(c.r)
   },
   surfaces: {
     cap: {},
@@ -32,6 +34,7 @@ export const domain: Domain<ToothWorks & CrankWorks, ToothVocabulary['school']> 
     drop: { headline: dropHeadline },
     shaft: { headline: shaftHeadline, open: shaftOpen },
     fault: { headline: faultHeadline, open: faultOpen },
+    'shaft-risk': { headline: (state) => riskFinding(state.work.risk) },
     witness: { headline: witnessHeadline, open: witnessOpen }
   },
   schools: {
@@ -45,10 +48,19 @@ export const domain: Domain<ToothWorks & CrankWorks, ToothVocabulary['school']> 
         : { option: 'factory', because: 'leads, manual and capsule room then agree' },
     'index-order': () => ({ option: 'engine-first', because: 'rotor and housing then end where there is room' }),
     'oil-drive': () => ({ option: 'tool', because: 'it keeps the crank at the reference' }),
-    'shaft-in-place': () => ({
-      option: 'split',
-      because: 'it is the safe way as soon as a ring is uncertain; try to live with it first where there is room'
-    })
+    'shaft-in-place': (_, said, r) => {
+      const w = riskWork(r);
+      // a ring that nobody can account for is no matter of hours
+      if (said.get('risk-rings') === 'known' && w.expected !== null && w.expected < w.hoursSplit!)
+        return {
+          option: 'in-place',
+          because: `${w.expected.toFixed(1)} hours to expect against ${w.hoursSplit}, rings counted; never go on past the first resistance`
+        };
+      return {
+        option: 'split',
+        because: 'it is the safe way as soon as a ring is uncertain; try to live with it first where there is room'
+      };
+    }
   },
   figures: ({ work: { tooth } }) =>
     tooth.index?.best

@@ -4,6 +4,8 @@ const bearing = (label: string, more: { required?: boolean } = {}) =>
   ({ label, quantity: 'bearing', gauge: 'eye', combine: 'last', ...more }) as const;
 
 export const slots = slotsOf({
+  'hours-place': { label: 'hours, in place', quantity: 'count', gauge: 'eye', combine: 'last' },
+  'hours-split': { label: 'hours, case opened', quantity: 'count', gauge: 'eye', combine: 'last' },
   tower: bearing('tower of number one, bearing from above'),
   rotor: bearing('rotor at rest, bearing from above'),
   'rotor-mark': bearing('rotor to the fixed point, bearing from above', { required: true }),

@@ -6,7 +6,7 @@ import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 import type { figures } from './figures.ts';
 
-export const surfaces = ['cap', 'tooth', 'drop', 'shaft', 'fault', 'witness'] as const;
+export const surfaces = ['cap', 'tooth', 'drop', 'shaft', 'fault', 'witness', 'shaft-risk'] as const;
 
 type Own = WordsOf<{
   fields: typeof fields;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { judgedDoubt, judgedRows, judgedText, limitsText, pmText } from '$core/job/judged.ts';
+  import { judgedDoubt, judgedRows, judgedText, limitsText, pmText, roundedOtherwise } from '$core/job/judged.ts';
   import type { Step } from '$core/job/run-sheet.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import { lengthText } from '$lib/reader/units.ts';
@@ -27,6 +27,8 @@
         {judged.verdict
           ? `Limits: ${limitsText(slot, judged, len)}.`
           : 'Not judged: the data sheet has no limits for it. Enter them with their source.'}
+        {#if roundedOtherwise(slot, judged) !== null}As it is written here it would be judged otherwise: the verdict is
+          that of the whole figure, {judged.value}.{/if}
         {#if judged.scatterUnknown}How this hand scatters with its gauge is not known: it is never called in.{/if}
       </p>
       {#if doubt}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
   import { curveThumb } from '$core/domains/curves/curve-thumb.ts';
+  import Budget from './Budget.svelte';
   import CurveChart from '../../curves/CurveChart.svelte';
   import { picture } from '../../curves/curve-series.ts';
   import { TargetHand } from '../../curves/target.svelte.ts';
@@ -30,7 +31,10 @@
     height={340}
     ontarget={(k, d) => hand.set(k, d)}
   />
-  <TargetTable {hand} from={w.targetFrom} onkeep={keep} />
+  <div>
+    <TargetTable {hand} from={w.targetFrom} onkeep={keep} />
+    <Budget budget={session.state.work.budget} />
+  </div>
 </div>
 
 <style>
