@@ -1,5 +1,6 @@
 import { judgedHeadline, judgedOpen } from '../../job/judged.ts';
 import type { Domain } from '../../job/domain.ts';
+import { walkHeadline, walkOpen } from './walk.ts';
 import type { EngineVocabulary } from './vocabulary.ts';
 
 /** The engine as it stands before you: isolated, turned by hand, covered; and steps that need no working of their own. */
@@ -7,6 +8,12 @@ export const domain: Domain<object, EngineVocabulary['school']> = {
   name: 'engine',
   needs: [],
   works: {},
-  surfaces: { plain: {}, sheet: {}, close: {}, judged: { headline: judgedHeadline, open: judgedOpen } },
+  surfaces: {
+    plain: {},
+    sheet: {},
+    close: {},
+    judged: { headline: judgedHeadline, open: judgedOpen },
+    walk: { headline: walkHeadline, open: walkOpen }
+  },
   schools: { turning: () => ({ option: 'socket', because: 'it is safe for the thread and turns both ways' }) }
 };

@@ -5,6 +5,7 @@ import { flags } from './flags.ts';
 import { hazards } from './hazards.ts';
 import { rules } from './rules.ts';
 import { schools } from './schools.ts';
+import { slots } from './slots.ts';
 import { surfaces } from './vocabulary.ts';
 
 export const manifest = {
@@ -13,7 +14,7 @@ export const manifest = {
   flags,
   hazards,
   schools,
-  slots: {},
+  slots,
   surfaces,
   figures: {},
   rules,

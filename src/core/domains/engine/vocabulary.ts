@@ -3,14 +3,16 @@ import type { fields } from './fields.ts';
 import type { flags } from './flags.ts';
 import type { hazards } from './hazards.ts';
 import type { schools } from './schools.ts';
+import type { slots } from './slots.ts';
 
-export const surfaces = ['plain', 'sheet', 'judged', 'close'] as const;
+export const surfaces = ['plain', 'sheet', 'judged', 'close', 'walk'] as const;
 
 export type EngineVocabulary = WordsOf<{
   fields: typeof fields;
   flags: typeof flags;
   hazards: typeof hazards;
   schools: typeof schools;
+  slots: typeof slots;
   surfaces: typeof surfaces;
 }>;
 export const { step, numberOf, choiceOf, listOf } = authored<EngineVocabulary>();

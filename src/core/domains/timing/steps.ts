@@ -1,5 +1,6 @@
 import type { OnlyIf, Step } from '../../job/run-sheet.ts';
 import { firingSlots, slots } from './slots.ts';
+import { slots as engineSlots } from '../engine/slots.ts';
 import type { Use } from '../../job/vocabulary.ts';
 import { step } from './vocabulary.ts';
 
@@ -190,7 +191,7 @@ export const nothingLeft = (u: Use): Step =>
   step(
     {
       title: 'Nothing left on or in',
-      say: 'Walk the list: bar, wheel, probe, pin, rags, tools near the fan; guards on; oil and coolant.',
+      say: 'Walk the list and count: bar, wheel, probe, pin, rags, tools near the fan; guards on; oil and coolant.',
       why: 'Most start-up damage is something left in or on.',
       accept: 'Every temporary thing accounted for.',
       ifSkipped: 'A thrown bar, a sheared pin, a cracked piston.',
@@ -207,7 +208,9 @@ export const nothingLeft = (u: Use): Step =>
         'rotor-pin-in',
         'part-missing'
       ],
-      needs: ['clamp-snug', 'leads-fitted']
+      needs: ['clamp-snug', 'leads-fitted'],
+      slots: [engineSlots['given-out'], engineSlots['counted-back']],
+      surface: 'walk'
     },
     u
   );

@@ -1,0 +1,51 @@
+<script lang="ts">
+  import { counted, walkRows } from '$core/domains/engine/walk.ts';
+  import { timeText } from '$lib/reader/dates.ts';
+  import Readings from '../Readings.svelte';
+  import type { SurfaceProps } from '../props.ts';
+
+  let { session, stepId, line, prefs, onamend }: SurfaceProps = $props();
+  const rows = $derived(walkRows(session.state));
+  const left = $derived(rows.filter((r) => r.still).length);
+  const c = $derived(counted(session.state, stepId));
+  const missing = $derived(c.out !== null && c.back !== null ? c.out - c.back : null);
+</script>
+
+<div class="beside" style="--second: 1fr">
+  <div>
+    <p class="big" class:out={left > 0} role="status">
+      {rows.length - left} of {rows.length} off
+    </p>
+    <Readings {session} {stepId} {line} {prefs} {onamend} />
+    {#if missing !== null && missing !== 0}
+      <p class="big out" role="alert">{missing > 0 ? `${missing} missing` : `${-missing} too many`}</p>
+    {/if}
+  </div>
+  <table data-testid="walk">
+    <caption class="only-read">What this job had on or in</caption>
+    <thead><tr><th>was on or in</th><th>now</th><th>by</th></tr></thead>
+    <tbody>
+      {#each rows as r (r.flag)}
+        <tr class:still={r.still}
+          ><td>{r.on}</td><td><b>{r.still ? 'STILL THERE' : r.off}</b></td><td class="quiet"
+            >{r.by ? `${r.by.person}, ${timeText(r.by.at, prefs)}` : r.still ? '' : 'said by hand'}</td
+          ></tr
+        >
+      {:else}<tr><td colspan="3" class="quiet">This job put nothing on or in.</td></tr>{/each}
+    </tbody>
+  </table>
+</div>
+
+<style>
+  .big {
+    font-stretch: 76%;
+    font-weight: 640;
+    font-size: var(--t6);
+    line-height: 1.2;
+    margin: 0 0 8px;
+  }
+  .out,
+  .still b {
+    color: var(--out);
+  }
+</style>
