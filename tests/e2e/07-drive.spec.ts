@@ -113,7 +113,7 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
   });
 
   await test.step('the crank is brought to the reference', async () => {
-    await say(api, A, jobId, ...finished('plugs', 'wheel'), ...crank, ...finished('tdc', 'probe-out'));
+    await say(api, A, jobId, ...finished('plugs', 'wheel'), ...crank, ...finished('tdc', 'probe-out', 'mark'));
     await say(api, A, jobId, ...strokeKnown, ...finished('stroke', 'ref'));
     await expect(stepInHand(page)).toHaveAccessibleName(holding('Tooth and tower chosen'));
   });

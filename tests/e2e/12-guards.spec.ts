@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, holding, open, stepInHand, test } from './support/bench.ts';
+import { PEDESTAL_SHEET } from '../support/scenario-sheets.ts';
 import { A, be, done as finished, foundTdc, say, workshop } from './support/workshop.ts';
 
 /** Rules that guard hands and engines: broken, refused, said to have happened, and led back. */
@@ -96,4 +97,84 @@ test('a drive lifted to be tried again is no more in mesh nor seated, and its st
   await page.getByRole('button', { name: 'Lifted out, to try again' }).click();
   await go(page, /Fit the drive/, /Rotor led, distributor let down/);
   await expect(stepInHand(page)).toHaveAccessibleName(holding('to be repeated'));
+});
+
+/** Goes down the run sheet to a step by its title. */
+async function to(page: Page, title: string) {
+  const hand = page.locator('#step-in-hand');
+  for (let k = 0; k < 60 && !(await hand.innerText()).includes(title); k++) await page.keyboard.press('j');
+  await expect(hand).toContainText(title);
+}
+const refused = (page: Page) => page.getByRole('alert').first();
+
+test('in the drive family: a pedestal is not tightened onto its gauge washer, and is led back when it was', async ({
+  page,
+  context
+}) => {
+  await be(context, 'ida', A);
+  const { jobId } = await workshop(['ida'], [], { sheet: 'pedestal', values: PEDESTAL_SHEET });
+  await say(
+    context.request,
+    A,
+    jobId,
+    ...finished('intake', 'safe', 'bar', 'cover', 'inspect', 'washer-prep'),
+    {
+      kind: 'reading',
+      step: 'washer',
+      slot: 'washer',
+      quantity: 'length',
+      text: '1.48',
+      defaultUnit: 'mm',
+      gaugeId: null
+    },
+    ...finished('washer', 'washer-in')
+  );
+  await open(page, `/jobs/${jobId}`);
+  await to(page, 'Packing and pedestal on');
+  await page.keyboard.press('d');
+  await expect(refused(page)).toContainText(
+    'Never fit the pedestal for good, or turn by the starter, with the washer in.'
+  );
+  await expect(refused(page)).toContainText('Put it right first: Gauge washer out');
+  const bar = bars(page).getByRole('group').filter({ hasText: 'Gauge washer in' });
+  await bar.getByText('Gauge washer in').first().click();
+  await bar.getByRole('button', { name: 'It happened' }).click();
+  await line(page).fill('nuts were nipped before I saw it');
+  await line(page).press('Enter');
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'Now: Lift the pedestal, take the washer out, look at gear faces' })
+  ).toBeVisible();
+  await say(
+    context.request,
+    A,
+    jobId,
+    { kind: 'skip', step: 'gap', reason: 'measured on another day' },
+    { kind: 'skip', step: 'packing', reason: 'measured on another day' },
+    { kind: 'skip', step: 'pack-measure', reason: 'measured on another day' },
+    ...finished('washer-out')
+  );
+  await expect(bars(page).getByText('Gauge washer in')).toHaveCount(0);
+  await page.goto(`/jobs/${jobId}/card`);
+  await expect(page.getByRole('main')).toContainText('it happened (nuts were nipped before I saw it)');
+});
+
+test('in the curve family: the advance is not opened before a tray is laid and counted', async ({ page, context }) => {
+  await be(context, 'ida', A);
+  const { jobId } = await workshop(['ida'], [], { sheet: 'recurve' });
+  await open(page, `/jobs/${jobId}`);
+  await to(page, 'Parts changed without loss');
+  await page.keyboard.press('d');
+  await expect(refused(page)).toContainText(/Never .*Why: .*Put it right first: /);
+  await say(
+    context.request,
+    A,
+    jobId,
+    { kind: 'say', flag: 'battery-isolated', on: true, seen: 'lead tied back' },
+    ...finished('tray-laid')
+  );
+  await page.reload();
+  await page.waitForSelector('html[data-hydrated]');
+  await to(page, 'Parts changed without loss');
+  await page.keyboard.press('d');
+  await expect(page.getByText(/Done: Parts changed without loss/)).toBeAttached();
 });

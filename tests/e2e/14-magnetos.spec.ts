@@ -184,7 +184,7 @@ test('a two-stroke of three cylinders: every mark, every lead, the stop, and the
     ...read('idle', 'idle-two', 'speed', 'meter', '650', '650', '660'),
     ...finished('idle', 'load', 'close')
   );
-  await card(page, jobId, 'Full advance', '22.00° before', 'marks, the one furthest off');
+  await card(page, jobId, 'Full advance', '22.00° ± ', 'marks, the one furthest off');
 });
 
 test('checks before a distributor is taken apart lead to words on every part, and to the jobs that follow', async ({
