@@ -115,6 +115,10 @@ test('an inline pump by plunger lift, from its plate to the proved cycle', async
     await line(page).fill('it snapped over');
     await line(page).press('Enter');
     await expect(page.getByRole('alert').filter({ hasText: 'Go back to the base circle' })).toBeVisible();
+    // it is written before somebody else says that the pump is held again
+    const written = async () =>
+      (await (await api.get(`${A}/api/jobs/${jobId}/events`)).json()).out as { kind: string }[];
+    await expect.poll(async () => (await written()).some((e) => e.kind === 'happened')).toBe(true);
   });
   await say(api, A, jobId, { kind: 'say', flag: 'pump-held', on: true, seen: 'holder on the hub' });
   await say(

@@ -139,7 +139,7 @@ test('a two-stroke of three cylinders: every mark, every lead, the stop, and the
     await expect(page.getByTestId('marks')).toContainText('4.7 mm');
     await type(page, '2');
     await type(page, '217.9');
-    await expect(head(page)).toHaveText('Every cylinder\u2019s mark lies where it must');
+    await expect(head(page)).toHaveText('Every cylinder\u2019s mark lies where it must: \u00b1 1° may be');
     await done(page);
   });
   await say(api, A, jobId, ...finished('probe-out', 'clear'));
