@@ -154,7 +154,15 @@ describe('the risk of drawing a shaft in place', () => {
   });
   it('proposes it only with rings accounted for, however many hours it saves', () => {
     expect(job(GOOD, ['5', '16']).state.schools['shaft-in-place']).toMatchObject({ option: 'in-place' });
-    expect(job({ ...GOOD, 'risk-rings': 'unsure' }, ['1', '40']).state.schools['shaft-in-place']!.option).toBe('split');
+    for (const [question, option, why] of [
+      ['risk-rings', 'unsure', /^Open the case: never draw the shaft over rings/],
+      ['risk-flange', 'aged', /^Open the case: never lever an aged flange/],
+      ['risk-tools', 'made', /^Open the case: never draw the shaft with a puller/]
+    ] as const) {
+      const j = job({ ...GOOD, [question]: option }, ['1', '40']);
+      expect(j.state.schools['shaft-in-place']!.option).toBe('split');
+      expect(headline(j, 'decide')).toMatch(why);
+    }
     expect(job(GOOD, ['15', '16']).state.schools['shaft-in-place']!.option).toBe('split');
   });
 });

@@ -452,3 +452,23 @@ describe('a pump that an earlier job proved', () => {
     expect(job.state.work.lifts.lift!.drift).toBeNull();
   });
 });
+
+describe('elements read with a gauge that nobody named', () => {
+  const read = (gauge: undefined | null) => {
+    const job = new PlayedJob(engineWith({ ...DIESEL, elementWithinDeg: '0.9' }), 'pump-bench');
+    for (const text of ['0', '90', '180', '270']) job.say(job.reading('spacing', 'element', text, gauge));
+    return job;
+  };
+  it('claim no doubt and are never in, however even they look', () => {
+    const named = read(undefined);
+    expect(named.state.work.elements.spacing).toMatchObject({ scatterUnknown: false, state: 'in' });
+    const unnamed = read(null);
+    const w = unnamed.state.work.elements.spacing!;
+    expect(w).toMatchObject({ scatterUnknown: true, state: 'unsure' });
+    expect(headline(unnamed, 'spacing')).toContain('how surely is not known');
+    expect(settledFigures(unnamed.state).find((f) => f.key === 'elements')).toMatchObject({
+      u: null,
+      verdict: 'unsure'
+    });
+  });
+});

@@ -23,7 +23,7 @@ export const domain: Domain<ElementsWorks, never> = {
       .map(([, w]) =>
         settled('elements', {
           value: Math.abs(w.worst!.errorDeg!),
-          u: w.uDeg,
+          u: w.scatterUnknown ? null : w.uDeg,
           verdict: w.state,
           calc: 'pump.phasing',
           input: { order: w.order },
@@ -38,7 +38,8 @@ function elementsHeadline(state: ElementsState, v: StepView, _: LengthText): str
   if (read === 0 || w.worst === null) return null;
   if (read < w.order.length)
     return `Next: element ${w.order[read]!}, near ${degText(w.rows[read]!.nominalDeg, 1)} after the first`;
-  const most = `${degText(Math.abs(w.worst.errorDeg!), 2)}, ${plusMinus(w.uDeg!, 2)}°`;
+  const known = w.scatterUnknown ? 'how surely is not known' : `${plusMinus(w.uDeg!, 2)}°`;
+  const most = `${degText(Math.abs(w.worst.errorDeg!), 2)}, ${known}`;
   if (w.state === 'in') return `Evenly spaced: none off by more than ${most}; \u00b1 ${w.withinDeg}° may be`;
   if (w.state === 'unsure')
     return `Off by up to ${most}, and only \u00b1 ${w.withinDeg}° may be: too close to call. Read the closures finer, or again`;

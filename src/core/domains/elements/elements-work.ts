@@ -21,6 +21,8 @@ export interface ElementRow {
 export interface ElementsWork {
   order: number[];
   rows: ElementRow[];
+  /** how the hand scatters is not known for every closure: the doubt is larger than what the gauge alone makes it */
+  scatterUnknown: boolean;
   /** two standard uncertainties of an error, halved: what one closure against the first is in doubt by */
   uDeg: number | null;
   worst: ElementRow | null;
@@ -68,6 +70,7 @@ export function elementsWork(engine: Engine, r: Replayed, step: string): Element
   const whole = mine.length === n && n > 1;
   return {
     order,
+    scatterUnknown: unknown,
     rows,
     uDeg,
     worst,

@@ -48,10 +48,10 @@ export const domain: Domain<ToothWorks & CrankWorks, ToothVocabulary['school']> 
         : { option: 'factory', because: 'leads, manual and capsule room then agree' },
     'index-order': () => ({ option: 'engine-first', because: 'rotor and housing then end where there is room' }),
     'oil-drive': () => ({ option: 'tool', because: 'it keeps the crank at the reference' }),
-    'shaft-in-place': (_, said, r) => {
+    'shaft-in-place': (_, __, r) => {
       const w = riskWork(r);
-      // a ring that nobody can account for is no matter of hours
-      if (said.get('risk-rings') === 'known' && w.expected !== null && w.expected < w.hoursSplit!)
+      if (w.mustSplit) return { option: 'split', because: w.mustSplit };
+      if (w.expected !== null && w.expected < w.hoursSplit!)
         return {
           option: 'in-place',
           because: `${w.expected.toFixed(1)} hours to expect against ${w.hoursSplit}, rings counted; never go on past the first resistance`

@@ -6,6 +6,8 @@ import { lastOf } from './vocabulary.ts';
 /** What can go wrong with a shaft drawn in place, how likely by what was answered, and what it then costs. */
 export interface RiskWork {
   rows: { what: string; p: number | null; because: string }[];
+  /** what no saving of hours outweighs; null where nothing of it was answered */
+  mustSplit: string | null;
   /** that at least one of them happens and the case is opened after all; null until all are answered */
   pSplit: number | null;
   hoursInPlace: number | null;
@@ -56,6 +58,17 @@ export const riskAsked: StepChoice[] = ODDS.map(({ id, question, odds }) => ({
   options: Object.entries(odds).map(([option, [, label]]) => ({ id: option, label }))
 }));
 
+/** Answers after which a shaft is never drawn in place, however many hours it would save. */
+const NEVER: readonly (readonly [question: string, option: string, because: string])[] = [
+  ['risk-rings', 'unsure', 'never draw the shaft over rings that nobody can account for, one that jams ruins the gear'],
+  [
+    'risk-flange',
+    'aged',
+    'never lever an aged flange, it crumbles into the case; with a new one on the bench answer again'
+  ],
+  ['risk-tools', 'made', 'never draw the shaft with a puller that was not proved, what drops stays in the case']
+];
+
 export function riskWork(r: Replayed): RiskWork {
   const rows = ODDS.map(({ id, question, what, odds }) => {
     const said = odds[r.chosen.get(id) ?? ''];
@@ -66,6 +79,7 @@ export function riskWork(r: Replayed): RiskWork {
   const hoursSplit = lastOf(r.readings, 'hours-split')?.value ?? null;
   return {
     rows,
+    mustSplit: NEVER.find(([question, option]) => r.chosen.get(question) === option)?.[2] ?? null,
     pSplit,
     hoursInPlace,
     hoursSplit,
@@ -75,6 +89,7 @@ export function riskWork(r: Replayed): RiskWork {
 }
 
 export function riskFinding(w: RiskWork): string | null {
+  if (w.mustSplit) return `Open the case: ${w.mustSplit}`;
   if (w.pSplit === null) return null;
   const odds = `It comes to a split in ${Math.round(w.pSplit * 100)} of 100 by what was answered`;
   if (w.expected === null) return `${odds}: type the hours of both ways to weigh them`;

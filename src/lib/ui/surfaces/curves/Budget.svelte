@@ -40,6 +40,14 @@
 {#if says}<p class="note">{says}.</p>{/if}
 
 <style>
+  caption {
+    text-align: left;
+    color: var(--ink-2);
+    padding: 10px 0 4px;
+  }
+  .n {
+    white-space: nowrap;
+  }
   .sum td {
     font-weight: 640;
     border-top: 1.5px solid var(--ink);

@@ -37,5 +37,6 @@
   </table>
 </div>
 <p class="note">
-  Never hold a knocking engine at load to hear it better: lift the throttle at once, it breaks pistons within seconds.
+  Never hold a knocking engine at load to hear it better: knock breaks pistons within seconds. Lift the throttle at
+  once.
 </p>

@@ -31,11 +31,9 @@
     height={340}
     ontarget={(k, d) => hand.set(k, d)}
   />
-  <div>
-    <TargetTable {hand} from={w.targetFrom} onkeep={keep} />
-    <Budget budget={session.state.work.budget} />
-  </div>
+  <TargetTable {hand} from={w.targetFrom} onkeep={keep} />
 </div>
+<Budget budget={session.state.work.budget} />
 
 <style>
   .beside > :global(*) {

@@ -55,7 +55,11 @@
       {w.withinDeg === null
         ? 'What an element may stand off is not on the data sheet.'
         : `Each may stand off ± ${w.withinDeg}° of the pump.`}
-      {w.uDeg === null ? '' : `An error is known to ${plusMinus(w.uDeg, 2)}°.`}
+      {w.uDeg === null
+        ? ''
+        : w.scatterUnknown
+          ? 'How this hand scatters is not known: no error is called in. Name the gauge, or read it once more.'
+          : `An error is known to ${plusMinus(w.uDeg, 2)}°.`}
       {w.over ? `Earlier rounds: ${w.over} readings, kept in the log.` : ''}
     </p>
   </div>

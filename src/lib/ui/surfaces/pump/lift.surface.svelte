@@ -53,6 +53,23 @@
       text={(mm) => len(mm, 2)}
     />
     <dl class="pairs under" data-testid="lift-timing">
+      {#if w.timing}<dt><b>Timed</b></dt>
+        <dd class="wraps">
+          <b>{timingPm(w.timing.btdc, w.timing.uDeg, 2)}</b>
+          {#if w.timing.verdict}<Verdict state={w.timing.verdict.state} size={14} />{:else}<span class="quiet"
+              >not judged: no limit on the data sheet</span
+            >{/if}
+        </dd>
+        {#if w.drift && !proof}<dt>Drift</dt>
+          <dd class="wraps">
+            {Math.abs(w.drift.deg).toFixed(1)}° {plusMinus(w.drift.uDeg, 1)}° {w.drift.real
+              ? w.drift.deg > 0
+                ? 'earlier'
+                : 'later'
+              : '(within its doubt)'} since {dateText(w.drift.at, prefs)}
+          </dd>{/if}
+        {#if w.timing.verdict}<dt>Limits</dt>
+          <dd>{timingLimits(limits.min, limits.max)}</dd>{/if}{/if}
       {#if w.zero && w.zero.n > 1}<dt>Zero within</dt>
         <dd>{len(w.zero.spreadMm, 3)}</dd>{/if}
       {#if w.lift}<dt>Lift</dt>
@@ -61,23 +78,6 @@
         <dd>{timingPm(w.stands.btdc, w.stands.uDeg)}</dd>{/if}
       {#if w.means}<dt>By the chart</dt>
         <dd>{formatTiming(w.means.btdc, 2)}</dd>{/if}
-      {#if w.timing}<dt><b>Timed</b></dt>
-        <dd>
-          <b>{timingPm(w.timing.btdc, w.timing.uDeg, 2)}</b>
-          {#if w.timing.verdict}<Verdict state={w.timing.verdict.state} size={14} />{:else}<span class="quiet"
-              >not judged: no limit on the data sheet</span
-            >{/if}
-        </dd>
-        {#if w.drift && !proof}<dt>Since {dateText(w.drift.at, prefs)}</dt>
-          <dd>
-            {Math.abs(w.drift.deg).toFixed(1)}° {plusMinus(w.drift.uDeg, 1)}°, {w.drift.real
-              ? w.drift.deg > 0
-                ? 'earlier'
-                : 'later'
-              : 'no drift'}
-          </dd>{/if}
-        {#if w.timing.verdict}<dt>Limits</dt>
-          <dd>{timingLimits(limits.min, limits.max)}</dd>{/if}{/if}
     </dl>
   </div>
   <div>
@@ -98,7 +98,7 @@
   .under {
     grid-template-columns: auto minmax(0, 1fr);
   }
-  .under > dd {
+  .under > dd:not(.wraps) {
     white-space: nowrap;
   }
 </style>
