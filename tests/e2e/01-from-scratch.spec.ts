@@ -209,6 +209,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
       'Seated on its face',
       'Tooth judged',
       'Housing to the firing point',
+      'Power off again',
       'Room both ways',
       'Clamp snug'
     ])

@@ -112,7 +112,14 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
     await expect(phase).toHaveAccessibleName(holding('Seated on its face'));
   });
 
-  for (const t of ['Seated', 'Tooth judged', 'Housing to the firing point', 'Room both ways', 'Clamp snug'])
+  for (const t of [
+    'Seated',
+    'Tooth judged',
+    'Housing to the firing point',
+    'Power off again',
+    'Room both ways',
+    'Clamp snug'
+  ])
     await doneWith(t);
   for (const t of [
     'Cap on',
