@@ -77,7 +77,9 @@ ${limits.map((l) => nearLimit(l, plot)).join('\n\n')}
 Signs of the stroke that share a cause count as one witness (compression felt and a valve seen closed are independent; two
 valves of one camshaft are not). Where such signs happen to be independent after all, what is said of the stroke stays nearer
 to *not proved* than it need: of answers given as 15 % sure, 3 % were right. No formula knows which of the two is the case, and
-a distributor fitted half a turn out costs more than one more sign that is looked for.
+a distributor fitted half a turn out costs more than one more sign that is looked for. The witness counts as wrong in 5 of
+100: for signs that are independent 1.5 or less would be needed to stay within five points, for valves that are wrong together
+4 or more; no weight serves both. On valve signs alone, however many, the stroke is therefore never called proved.
 
 ## What a further reading is worth
 
