@@ -20,9 +20,10 @@ export function timingHeadline(state: TimingState, v: StepView, len: LengthText)
   const judged = latest?.verdict?.state;
   if (!latest) return null;
   if (judged === undefined || judged === 'out') return housingText(latest, len);
-  const stands = `${timingPm(latest.btdc, latest.uDeg)}${markKnown ? ' with the mark\u2019s error taken off' : ''}`;
-  const said = `${stands}: ${judgedBy(judged, timingLimits(minBtdc, maxBtdc))}`;
-  return judged === 'in' ? said : `${said}. Leave the housing as it stands and narrow the doubt`;
+  const stands = timingPm(latest.btdc, latest.uDeg);
+  const by = judgedBy(judged, timingLimits(minBtdc, maxBtdc));
+  if (judged === 'unsure') return `Leave the housing as it stands and narrow the doubt: ${stands} is ${by}`;
+  return `${stands}${markKnown ? ' with the mark\u2019s error taken off' : ''}: ${by}`;
 }
 
 export function timingOpen(state: TimingState, v: StepView): string | null {
