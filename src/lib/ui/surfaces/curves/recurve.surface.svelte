@@ -27,6 +27,6 @@
   work={work.recurve}
   stock={session.stock}
   {hand}
-  height={330}
+  height={225}
   ontake={take}
 />
