@@ -90,7 +90,7 @@
       <CurveFiles
         picture={pic}
         {title}
-        gauges={session.gaugesOf(step.slots[1]!.gauge)}
+        gauges={session.gaugesOf(step.slots.find((s) => s.slot === 'sweep-deg')?.gauge ?? 'strobe')}
         onimport={(t, s, g) => importSweep(session, stepId, t, s, g)}
       />
     </div>
