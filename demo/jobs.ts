@@ -88,7 +88,7 @@ const pedestalWhole: Line[] = [
   { read: '157.2', step: 'depth', slot: 'drive-depth' },
   { read: '6.1', step: 'depth', slot: 'offset' },
   ...done('depth', 'plugs', 'wheel'),
-  ...pairs('1.80', ['344.0', '14.0'], ['344.5', '14.0'], ['344.0', '13.5']),
+  ...pairs('1.80', ['344.5', '14.5'], ['345.0', '14.5'], ['344.5', '14.0']),
   ...done('tdc', 'probe-out', 'mark'),
   { sign: 'bothValvesClosed', seen: true },
   { sign: 'airPushedOut', seen: true },

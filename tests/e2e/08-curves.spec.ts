@@ -142,7 +142,7 @@ test('a lazy curve, brought in from a file, is diagnosed; a bad line is named an
     defaultUnit: 'deg',
     gaugeId: 'strobe-a'
   });
-  await say(context.request, A, jobId, ...finished('strobe'));
+  await say(context.request, A, jobId, ...finished('strobe', 'idle-set'));
   await open(page, `${A}/jobs/${jobId}`);
   await expect(stepInHand(page)).toHaveAccessibleName(holding('Curve swept'));
   const rows = [...inputs.up.map((p) => [...p, 'up']), ...inputs.down.map((p) => [...p, 'down'])];

@@ -35,7 +35,7 @@ test('a setting by two readings that scatter is narrowed by what is advised', as
   const first = await told(page);
   expect(first.what).toBe('one more reading');
   expect(await pmOf(page, 'result')).toBeCloseTo(first.from, 2);
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('leave the housing as it stands');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Leave the housing as it stands');
   // the next one in the middle: it scatters less than the two before
   await page.getByLabel('it repeats this setting').check();
   await type(page, '8b');
