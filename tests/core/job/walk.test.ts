@@ -18,7 +18,7 @@ describe('the walk before a start', () => {
     );
     // what other sheets have on is no matter of this one
     expect(rows.map((r) => r.flag)).not.toContain('pump-locked');
-    expect(headline(job(), 'sweep-list')).toMatch(/^Still there: .*barring tool on the crank/);
+    expect(headline(job(), 'sweep-list')).toMatch(/^Not yet right: .*barring tool on the crank/);
   });
   it('says who took each off, and when', () => {
     const j = job();

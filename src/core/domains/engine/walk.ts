@@ -51,7 +51,7 @@ export function counted(state: JobState, stepId: string): { out: number | null; 
 export function walkHeadline(state: JobState, v: StepView): string | null {
   const { out, back } = counted(state, v.step.id);
   const left = walkRows(state).filter((r) => r.still);
-  if (left.length) return `Still there: ${list(left.map((r) => r.on))}`;
+  if (left.length) return `Not yet right: ${list(left.map((r) => r.on))}`;
   if (out !== null && back !== null && out === back) return `${back} given out, ${back} counted back: nothing is left`;
   return null;
 }

@@ -27,7 +27,7 @@
     <tbody>
       {#each rows as r (r.flag)}
         <tr class:still={r.still}
-          ><td>{r.on}</td><td><b>{r.still ? 'STILL THERE' : r.off}</b></td><td class="quiet"
+          ><td>{r.on}</td><td><b>{r.still ? `still ${r.on}` : r.off}</b></td><td class="quiet"
             >{r.by ? `${r.by.person}, ${timeText(r.by.at, prefs)}` : r.still ? '' : 'said by hand'}</td
           ></tr
         >
