@@ -6,6 +6,8 @@ import { carriedOver } from '$core/job/carry.ts';
 import type { EventBody } from '$core/job/index.ts';
 import { sheetOf } from '$core/sheets/index.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
+import { part } from '../support/curve-jobs.ts';
+import { DIESEL } from '../support/pump-jobs.ts';
 import { away, button, plain, screen, surface } from './support.ts';
 
 /** Surfaces that support a judgement: what they show, and what they leave unsaid while it is not known. */
@@ -84,6 +86,26 @@ describe('the risk of a shaft drawn in place', () => {
     expect(rows[1]).toContain('not answered yet');
     expect(rows.at(-1)).toContain('not known');
     expect(on.text()).toContain('own assumption');
+  });
+});
+
+describe('shims for the tappets', () => {
+  it('are picked from the tray, taken with one key, and put back', async () => {
+    const job = new PlayedJob(engineWith({ ...DIESEL, elementWithinDeg: '0.3' }), 'pump-bench');
+    for (const text of ['0', '90.7', '180', '269.3']) job.read('spacing', 'element', text);
+    const shim = part('S15', { kind: 'shim', name: 'S15', thicknessMm: 0.15, uMm: 0.004, count: 1 });
+    const on = await surface(job, 'shims', [shim]);
+    const rows = on.rows('[data-testid=tappets] tbody tr');
+    expect(rows.some((r) => /0\.15 mm thicker.*S15.*0\.000 mm/.test(r))).toBe(true);
+    expect(rows.some((r) => r.includes('take shims out'))).toBe(true);
+    await fireEvent.click(button(on.page, /Take these 1/));
+    await waitFor(() => expect(on.text()).toContain('On this job: S15'));
+    await fireEvent.click(button(on.page, /Put back/));
+    await waitFor(() => expect(on.text()).not.toContain('On this job'));
+  });
+  it('wait for a whole round', async () => {
+    const on = await surface(new PlayedJob(engineWith(DIESEL), 'pump-bench'), 'shims');
+    expect(on.text()).toContain('Read all elements first');
   });
 });
 

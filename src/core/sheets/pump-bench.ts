@@ -83,6 +83,7 @@ export const pumpBench = sheet({
       minutes: 25,
       hazards: ['spring-release', 'eyes'],
       takes: ['shim'],
+      surface: 'tappet-shims',
       onlyIf: {
         fact: 'shimsNeeded',
         question: 'Must a tappet be corrected?',

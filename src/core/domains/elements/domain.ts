@@ -3,6 +3,7 @@ import { degText, plusMinus, type LengthText } from '../../job/texts.ts';
 import { domain as engine } from '../engine/domain.ts';
 import { elementsWork } from './elements-work.ts';
 import { settled } from './figures.ts';
+import { tappetsHeadline } from './tappets.ts';
 import type { ElementsState, ElementsWorks } from './works.ts';
 
 /** The elements of an inline pump on the bench: where each of them closes its port, and the shims that put it right. */
@@ -15,7 +16,10 @@ export const domain: Domain<ElementsWorks, never> = {
         c.sheet.steps.filter((s) => s.surface === 'elements').map((s) => [s.id, elementsWork(c.engine, c.r, s.id)])
       )
   },
-  surfaces: { elements: { headline: elementsHeadline, open: elementsOpen } },
+  surfaces: {
+    elements: { headline: elementsHeadline, open: elementsOpen },
+    'tappet-shims': { headline: tappetsHeadline }
+  },
   figures: (state: ElementsState) =>
     Object.entries(state.work.elements)
       .filter(([, w]) => w.state !== null && w.worst)

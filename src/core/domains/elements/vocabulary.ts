@@ -5,7 +5,7 @@ import type { figures } from './figures.ts';
 import type { flags } from './flags.ts';
 import type { slots } from './slots.ts';
 
-export const surfaces = ['elements'] as const;
+export const surfaces = ['elements', 'tappet-shims'] as const;
 
 type Own = WordsOf<{
   fields: typeof fields;
