@@ -98,7 +98,7 @@ describe('shims for the tappets', () => {
     const rows = on.rows('[data-testid=tappets] tbody tr');
     expect(rows.some((r) => /0\.15 mm thicker.*S15.*0\.000 mm/.test(r))).toBe(true);
     expect(rows.some((r) => r.includes('take shims out'))).toBe(true);
-    await fireEvent.click(button(on.page, /Take these 1/));
+    await fireEvent.click(button(on.page, /Take it/));
     await waitFor(() => expect(on.text()).toContain('On this job: S15'));
     await fireEvent.click(button(on.page, /Put back/));
     await waitFor(() => expect(on.text()).not.toContain('On this job'));

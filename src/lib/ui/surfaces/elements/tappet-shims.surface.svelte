@@ -24,6 +24,9 @@
         .sort()
         .join()
   );
+  /** what is left of an error: too thin a shim leaves it late */
+  const off = (deg: number) =>
+    Math.abs(deg) < 0.005 ? '0.00°' : `${Math.abs(deg).toFixed(2)}° ${deg > 0 ? 'late' : 'early'}`;
   const take = (items: string[]) => session.say({ kind: 'take', step: stepId, part: 'shim', items });
 </script>
 
@@ -39,7 +42,7 @@
     <thead
       ><tr
         ><th>element</th><th class="n">change</th><th>from the tray</th><th class="n">leaves</th><th class="n"
-          >pump degrees</th
+          >of the pump</th
         ></tr
       ></thead
     >
@@ -48,8 +51,8 @@
         <tr
           ><td>{p.element}</td><td class="n">{len(Math.abs(p.wantMm), 2)} {p.wantMm > 0 ? 'thicker' : 'thinner'}</td><td
             >{p.wantMm < 0 ? 'take shims out' : p.ids.length ? p.ids.map(nameOf).join(' + ') : 'nothing near it'}</td
-          ><td class="n">{p.wantMm < 0 ? '' : len(p.leftMm, 3)}</td><td class="n"
-            >{p.wantMm < 0 ? '' : p.leftDeg === null ? 'not known' : `${p.leftDeg.toFixed(2)}°`}</td
+          ><td class="n">{p.wantMm < 0 ? '' : len(Math.abs(p.leftMm), 3)}</td><td class="n"
+            >{p.wantMm < 0 ? '' : p.leftDeg === null ? 'not known' : off(p.leftDeg)}</td
           ></tr
         >
       {/each}
@@ -57,7 +60,7 @@
   </table>
   {#if all.length && !same}
     <button class="button first" aria-keyshortcuts="T" onclick={() => take(all)}
-      >Take these {all.length} <kbd>T</kbd></button
+      >Take {all.length === 1 ? 'it' : `these ${all.length}`} <kbd>T</kbd></button
     >
   {/if}
   <p class="note">
