@@ -10,6 +10,18 @@ const FIT = 'Fit the gear';
 const TRY = 'Try it in the engine';
 const CLOSE = 'Close';
 
+/** How it is tried whether the drive stands on the pump: float loose, and with the clamp tight. */
+const bottoming = {
+  accept: 'No float is lost by clamping.',
+  tools: ['dial indicator', 'blades'],
+  minutes: 6,
+  hazards: ['pinch'],
+  needs: ['gear-pinned', 'openings-covered'],
+  sets: ['bottoming-ok'],
+  slots: [stackSlots['float-loose'], stackSlots['float-tight']],
+  surface: 'stack'
+} satisfies Partial<Parameters<typeof step>[0]>;
+
 /** A drive gear replaced: the right gear, at the right height, on the right index, deep enough and not too deep. */
 export const regear = sheet({
   id: 'regear',
@@ -189,15 +201,8 @@ export const regear = sheet({
       title: 'Does it bottom?',
       say: 'Let it down without gasket, read the float loose, then with the clamp tight.',
       why: 'The clamp can hide that the drive stands on the pump.',
-      accept: 'No float is lost by clamping.',
       ifSkipped: 'Pump thrust face, gear and cam suffer.',
-      tools: ['dial indicator', 'blades'],
-      minutes: 6,
-      hazards: ['pinch'],
-      needs: ['gear-pinned', 'openings-covered'],
-      sets: ['bottoming-ok'],
-      slots: [stackSlots['float-loose'], stackSlots['float-tight']],
-      surface: 'stack'
+      ...bottoming
     }),
     engine.barOn({ id: 'bar', phase: TRY }),
     stack.readContact({ id: 'contact', phase: TRY, needs: ['bottoming-ok', 'battery-isolated'] }),
@@ -229,15 +234,8 @@ export const regear = sheet({
       title: 'Does it bottom, on its final gasket?',
       say: 'The same again after every change of height, with the gasket that stays under it: float loose, then with the clamp tight.',
       why: 'Whatever moved the height moved the drive towards the pump, or away from it.',
-      accept: 'No float is lost by clamping.',
       ifSkipped: 'The cure of the contact becomes a drive that stands on the pump.',
-      tools: ['dial indicator', 'blades'],
-      minutes: 6,
-      hazards: ['pinch'],
-      needs: ['gear-pinned', 'openings-covered'],
-      sets: ['bottoming-ok'],
-      slots: [stackSlots['float-loose'], stackSlots['float-tight']],
-      surface: 'stack'
+      ...bottoming
     }),
     stack.measureDepth({ id: 'depth', phase: TRY }),
     step({

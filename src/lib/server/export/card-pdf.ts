@@ -79,8 +79,9 @@ async function photographs(s: Sheet, { job, card: { photos } }: CardData, prefs:
     for (const [n, p] of row.entries()) {
       const x = LEFT + n * (PHOTO_W + 5);
       s.y = top;
+      const { bytes } = await photoOf(job.id, p.id);
       try {
-        s.doc.image((await photoOf(job.id, p.id)).bytes, x * MM, top * MM, { fit: [PHOTO_W * MM, PHOTO_H * MM] });
+        s.doc.image(bytes, x * MM, top * MM, { fit: [PHOTO_W * MM, PHOTO_H * MM] });
       } catch {
         // a file that begins like a photograph and is none: the card is printed all the same
         s.text('This photograph cannot be printed.', x, PHOTO_W);
