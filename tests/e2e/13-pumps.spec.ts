@@ -215,7 +215,7 @@ test('a locked pump with an offset: the ledger first, then lock and pin each at 
     await done(page);
     await expect(page.getByText('Pump locked, gear tight: do not turn the engine')).toHaveCount(0);
     await type(page, '85');
-    await expect(head(page)).toHaveText(/^Final torque reached, \d+ N·m asked/);
+    await expect(head(page)).toHaveText(/^85 ± \d\.\d N·m reaches the final torque, \d+ N·m asked/);
     await done(page);
   });
   await test.step('each enters at its own place', async () => {

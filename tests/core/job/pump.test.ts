@@ -398,21 +398,27 @@ describe('bleeding and first start', () => {
 
 describe('a torque that is read', () => {
   const WRENCH = { id: 'wrench', name: 'Wrench', resolution: 1, accuracy: 0.6, scatter: 0.2, scatterDof: 20 };
-  const at = (text: string, more: Record<string, string> = {}) => {
+  const at = (text: string, more: Record<string, string> = {}, gauge: typeof WRENCH | null = WRENCH) => {
     const job = new PlayedJob(engineWith({ ...DIESEL, ...more }), 'locked-offset');
-    job.say(job.reading('final', 'torque-final', text, WRENCH));
+    job.say(job.reading('final', 'torque-final', text, gauge));
     return { said: headline(job, 'final'), open: notSettled(job.state, job.view('final')) };
   };
   it('is judged by the wrench alone where the data sheet has no tolerance, and says so', () => {
-    expect(at('85').said).toContain('Final torque reached, 85 N·m asked, by the wrench\u2019s own ±');
+    expect(at('85').said).toMatch(/^85 ± \d\.\d N·m reaches the final torque, 85 N·m asked, within that ±$/);
     expect(at('80')).toMatchObject({ open: 'the final torque is not reached' });
     expect(at('92')).toMatchObject({ open: 'the final torque is passed' });
   });
+  it.each([{}, { torqueWithinNm: '5' }])('is not judged where nobody named the wrench (%o)', (more) => {
+    const { said, open } = at('85', more, null);
+    expect(said).toContain('name the wrench');
+    expect(said).not.toContain('reaches');
+    expect(open).toContain('nobody named');
+  });
   it.each([
-    ['82', 'Final torque reached, 85 ± 5 N·m asked', null],
+    ['82', 'reaches the final torque, 85 ± 5 N·m asked', null],
     ['80', 'too close to call, 85 ± 5 N·m asked', 'the final torque is too close to call'],
-    ['77', 'Short of the final torque, 85 ± 5 N·m asked', 'the final torque is not reached'],
-    ['93', 'Above the final torque, 85 ± 5 N·m asked', 'the final torque is passed']
+    ['77', 'is short of the final torque, 85 ± 5 N·m asked', 'the final torque is not reached'],
+    ['93', 'is above the final torque, 85 ± 5 N·m asked', 'the final torque is passed']
   ])('of %s within ± 5 is judged with the doubt of the wrench', (text, said, open) => {
     const out = at(text, { torqueWithinNm: '5' });
     expect(out.said).toContain(said);
@@ -446,6 +452,17 @@ describe('a pump that an earlier job proved', () => {
     expect(gone.real).toBe(true);
     expect(gone.deg).toBeCloseTo(4, 9);
     expect(gone.uDeg).toBeCloseTo(Math.hypot(still.timing!.uDeg, 0.2), 9);
+  });
+  it('has no drift where the doubt of what was proved is not known', () => {
+    expect(found(12, null).drift).toBeNull();
+  });
+  it('gives the repeat of the zero the doubt of the dial\u2019s step, however alike the readings are', () => {
+    const job = new PlayedJob(engineWith(DIESEL), 'plunger-lift');
+    job.say(job.reading('lift', 'zero-again', '0.00', TURNING));
+    job.say(job.reading('lift', 'zero-again', '0.00', TURNING));
+    const zero = settledFigures(job.state).find((f) => f.key === 'pump-zero')!;
+    expect(zero.value).toBe(0);
+    expect(zero.u).toBeCloseTo((TURNING.resolution / Math.sqrt(12)) * Math.SQRT2, 12);
   });
   it('has no drift where no job proved it', () => {
     const job = new PlayedJob(engineWith(DIESEL), 'plunger-lift');

@@ -19,8 +19,8 @@ export interface LiftWork {
   falling: Reading[];
   /** where the plunger came to rest; null while it has not */
   base: { index: number; zeroMm: number } | null;
-  /** the dial let fall onto its zero again: how far it came back, and its spread */
-  zero: { mm: number; spreadMm: number; n: number } | null;
+  /** the dial let fall onto its zero again: where it came back to, and how far that differed, by the steps of the dial alone */
+  zero: { mm: number; spreadMm: number; u: number; n: number } | null;
   lift: { mm: number; u: number; n: number; scatterUnknown: boolean } | null;
   /** where the crank stood at the last lift, before TDC; null while nobody read it */
   stands: { btdc: number; uDeg: number } | null;
@@ -62,7 +62,7 @@ export function liftWork(
       : null;
   const zeros = byLastGauge(of('zero-again'));
   const lifts = byLastGauge(of('lift'));
-  const zero = zeros.length ? zeroOf(zeros.map((x) => x.value)) : null;
+  const zero = zeros.length ? zeroOf(zeros) : null;
   const lift = lifts.length ? liftOf(lifts, zeros) : null;
   const at = lifts[lifts.length - 1] ? placeAt(lastSeq(r, step, lifts[lifts.length - 1]!.seq)) : null;
   const stands =
@@ -91,12 +91,16 @@ export function liftWork(
   };
 }
 
-/** How far the timing moved since a job proved it; both have their doubt, and less than two of both together is none. */
-function driftOf(engine: Engine, { btdc, uDeg }: { btdc: number; uDeg: number }): LiftWork['drift'] {
+/**
+ * How far the timing moved since a job proved it; both have their doubt, and less than two of both together is none. Where
+ * either doubt is not known, nothing is said: a drift that cannot be told from the hand is no drift.
+ */
+function driftOf(engine: Engine, timing: NonNullable<LiftWork['timing']>): LiftWork['drift'] {
+  const { btdc, uDeg, scatterUnknown } = timing;
   const proved = engine.earlier?.['pump-timing'];
-  if (!proved) return null;
+  if (!proved || proved.u === null || scatterUnknown) return null;
   const deg = btdc - proved.value;
-  const u = Math.hypot(uDeg, proved.u ?? 0);
+  const u = Math.hypot(uDeg, proved.u);
   return { provedBtdc: proved.value, at: proved.at, deg, uDeg: u, real: Math.abs(deg) > 2 * u + 1e-9 };
 }
 
@@ -106,7 +110,15 @@ function lastSeq(r: Replayed, step: string, liftSeq: number): number {
   return stands.find((x) => x.seq > liftSeq)?.seq ?? liftSeq;
 }
 
-const zeroOf = (mm: number[]) => ({ mm: mean(mm), spreadMm: Math.max(...mm) - Math.min(...mm), n: mm.length });
+function zeroOf(zeros: Reading[]): NonNullable<LiftWork['zero']> {
+  const mm = zeros.map((x) => x.value);
+  return {
+    mm: mean(mm),
+    spreadMm: Math.max(...mm) - Math.min(...mm),
+    u: stepU(gaugeOf(zeros[0]!)) * Math.SQRT2,
+    n: mm.length
+  };
+}
 
 interface Lift {
   mm: number;

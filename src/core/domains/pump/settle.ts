@@ -10,7 +10,7 @@ export function settle(state: PumpState): SettledFigure[] {
     const w = lifts[v.step.id];
     if (!w) continue;
     if (w.zero && w.zero.n > 1)
-      out.push(settled('pump-zero', { value: w.zero.spreadMm, calc: 'pump.zero', output: w.zero }));
+      out.push(settled('pump-zero', { value: w.zero.spreadMm, u: w.zero.u, calc: 'pump.zero', output: w.zero }));
     if (w.timing)
       out.push(
         settled(v.step.role === 'lift-proof' ? 'pump-timing' : 'pump-found', {

@@ -105,27 +105,36 @@ function torque(state: PumpState, v: StepView): { text: string; open: string | n
   if (!last || wanted === undefined) return null;
   const { value, u, scatterUnknown } = oneReading(last);
   const stage = first ? 'first' : 'final';
+  const said = `${value} ${plusMinus(u, 1)} N\u00b7m`;
+  if (scatterUnknown)
+    return {
+      text: `${value} N\u00b7m read for the ${stage} torque of ${wanted} N\u00b7m: name the wrench, without it nothing is judged`,
+      open: `the ${stage} torque was read with a wrench that nobody named`
+    };
   // without a tolerance the wrench's own doubt is all that it may be off by
   const within = numberOf(state.engine, 'torqueWithinNm');
   const asked =
     within === undefined
-      ? `${wanted} N\u00b7m asked, by the wrench\u2019s own \u00b1`
+      ? `${wanted} N\u00b7m asked, within that \u00b1`
       : `${wanted} \u00b1 ${within} N\u00b7m asked`;
   const room = within ?? 2 * u;
-  const judged = within === undefined ? null : verdict(value, u, wanted - within, wanted + within, scatterUnknown);
+  const judged = within === undefined ? null : verdict(value, u, wanted - within, wanted + within, false);
   if (judged?.state === 'unsure')
     return {
-      text: `${value} ${plusMinus(u, 1)} N\u00b7m is too close to call, ${asked}: read the ${stage} torque again`,
+      text: `${said} is too close to call, ${asked}: read the ${stage} torque again`,
       open: `the ${stage} torque is too close to call`
     };
   if (judged ? judged.state === 'out' && value < wanted : value < wanted - room - 1e-9)
-    return { text: `Short of the ${stage} torque, ${asked}: tighten on`, open: `the ${stage} torque is not reached` };
+    return {
+      text: `${said} is short of the ${stage} torque, ${asked}: tighten on`,
+      open: `the ${stage} torque is not reached`
+    };
   if (judged ? judged.state === 'out' : value > wanted + room + 1e-9)
     return {
-      text: `Above the ${stage} torque, ${asked}: loosen and begin again`,
+      text: `${said} is above the ${stage} torque, ${asked}: loosen and begin again`,
       open: `the ${stage} torque is passed${first ? ', and the lock carried it' : ''}`
     };
-  return { text: `${first ? 'First' : 'Final'} torque reached, ${asked}`, open: null };
+  return { text: `${said} reaches the ${stage} torque, ${asked}`, open: null };
 }
 export const torqueHeadline = (state: PumpState, v: StepView): string | null => torque(state, v)?.text ?? null;
 export const torqueOpen = (state: PumpState, v: StepView): string | null => torque(state, v)?.open ?? null;

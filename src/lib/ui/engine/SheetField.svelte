@@ -55,11 +55,12 @@
   }
 </script>
 
-<div class="row" class:wrong>
+<div class="row" class:wrong class:table>
   <Ask
     label={field.label}
     {name}
     row
+    lines={table ? 3 : 1}
     bind:value
     options={field.kind === 'choice'
       ? [['', 'choose'], ...field.choices!.map((c) => [c.id, c.label] as const)]
@@ -80,9 +81,9 @@
     />
   {:else if units[0]}<span class="quiet">{unitSign[units[0]]}</span>{/if}
   {#if table}
-    <label class="file"
-      ><span>From a file</span>
-      <input
+    <label class="button file"
+      >Take from a file<input
+        class="only-read"
         type="file"
         accept=".csv,.txt,.tsv,text/csv,text/plain"
         aria-label="{field.label}: from a file"
@@ -106,18 +107,22 @@
   .row :global(.field) {
     width: 100%;
   }
-  .file {
-    grid-column: 2 / -1;
-    display: flex;
-    gap: 8px;
-    align-items: center;
-    min-height: 44px;
-    font-size: var(--t1);
-    color: var(--ink-2);
+  /* points need room to be looked at before they are entered */
+  .table :global(.ask > label),
+  .table :global(.ask > .field) {
+    grid-column: 1 / -1;
   }
-  .file input {
-    font: inherit;
-    min-width: 0;
+  .table :global(textarea) {
+    padding: 8px 10px;
+    resize: vertical;
+  }
+  .file {
+    position: relative;
+    justify-self: start;
+  }
+  .file:focus-within {
+    outline: 3px solid var(--predicted);
+    outline-offset: 2px;
   }
   .help {
     grid-column: 1 / -1;

@@ -2,6 +2,8 @@
   import type { HTMLInputAttributes } from 'svelte/elements';
 
   interface Props extends Omit<HTMLInputAttributes, 'value'> {
+    /** lines to write on, where what is asked is longer than a word or a figure */
+    lines?: number;
     /** what it asks, as it stands above it */
     label: string;
     /** in lighter type after the label */
@@ -24,6 +26,7 @@
     beside = false,
     row = false,
     unseen = false,
+    lines = 1,
     id,
     ...rest
   }: Props = $props();
@@ -40,6 +43,9 @@
     <select id={at} class="field" bind:value {...rest as any}>
       {#each options as [v, words] (v)}<option value={v}>{words}</option>{/each}
     </select>
+  {:else if lines > 1}
+    <!-- eslint-disable-next-line @typescript-eslint/no-explicit-any -- as above, for lines to write on -->
+    <textarea id={at} class="field" rows={lines} autocomplete="off" bind:value {...rest as any}></textarea>
   {:else}
     <input id={at} class="field" autocomplete="off" bind:value {...rest} />
   {/if}

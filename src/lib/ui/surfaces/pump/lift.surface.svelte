@@ -70,8 +70,8 @@
           </dd>{/if}
         {#if w.timing.verdict}<dt>Limits</dt>
           <dd>{timingLimits(limits.min, limits.max)}</dd>{/if}{/if}
-      {#if w.zero && w.zero.n > 1}<dt>Zero within</dt>
-        <dd>{len(w.zero.spreadMm, 3)}</dd>{/if}
+      {#if w.zero && w.zero.n > 1}<dt>Zero repeats within</dt>
+        <dd>{lengthPm(len, w.zero.spreadMm, w.zero.u)}</dd>{/if}
       {#if w.lift}<dt>Lift</dt>
         <dd>{lengthPm(len, w.lift.mm, w.lift.u)}</dd>{/if}
       {#if w.stands}<dt>Crank stands</dt>
