@@ -41,17 +41,30 @@ export function judgedSlot(engine: Engine, readings: readonly Reading[], slot: S
   const mine = readings.filter((r) => r.slot === slot.slot);
   const last = mine[mine.length - 1];
   if (!last) return null;
-  const figure = slot.combine === 'last' ? { ...oneReading(last), n: mine.length } : settledOf(mine, slot.slot)!;
-  return judge(engine, slot, figure);
+  const alone = slot.combine === 'last' ? last : slot.combine === 'worst' ? worstOf(engine, slot, mine) : null;
+  return judge(engine, slot, alone ? { ...oneReading(alone), n: mine.length } : settledOf(mine, slot.slot)!);
 }
+
+/** Where each reading is a place of its own, the one furthest out of the limits, or nearest to being so, speaks for all. */
+function worstOf(engine: Engine, slot: Slot, mine: readonly Reading[]): Reading {
+  const { min, max } = limitsOf(engine, slot);
+  const beyond = ({ value }: Reading) => Math.max((min ?? -Infinity) - value, value - (max ?? Infinity));
+  return mine.reduce((worst, r) => (beyond(r) >= beyond(worst) ? r : worst));
+}
+
+/** How many readings a figure stands for, in words after its label; nothing where one stands for itself. */
+export const howMany = (slot: Slot, n: number): string =>
+  n < 2 ? '' : slot.combine === 'mean' ? `, mean of ${n}` : slot.combine === 'worst' ? `, worst of ${n}` : '';
 
 /**
  * What makes up the doubt of a judged figure and what would narrow it, in the base unit of its quantity; null where nothing
- * was read, or with a gauge whose scatter nobody knows. A slot whose last reading counts stands on that one alone.
+ * was read, or with a gauge whose scatter nobody knows. Where the last or the worst reading counts, it stands on that alone.
  */
-export function judgedDoubt(readings: readonly Reading[], slot: Slot, reach: Reach): Doubt | null {
+export function judgedDoubt(engine: Engine, readings: readonly Reading[], slot: Slot, reach: Reach): Doubt | null {
   const all = readings.filter((r) => r.slot === slot.slot);
-  const mine = slot.combine === 'last' ? all.slice(-1) : byLastGauge(all);
+  const alone = slot.combine === 'last' || slot.combine === 'worst';
+  const worst = slot.combine === 'worst' && all.length ? [worstOf(engine, slot, all)] : all.slice(-1);
+  const mine = alone ? worst : byLastGauge(all);
   const first = mine[0];
   if (!first || slot.gauge === 'eye') return null;
   const gauge = gaugeOf(first);
@@ -60,7 +73,7 @@ export function judgedDoubt(readings: readonly Reading[], slot: Slot, reach: Rea
   const remedies = meanRemedies(values, gauge, reach(slot.gauge), { gaugeId: first.gauge?.id });
   return {
     parts: meanParts(values, gauge),
-    remedies: slot.combine === 'last' ? remedies.filter((r) => !r.what.startsWith('one more')) : remedies
+    remedies: alone ? remedies.filter((r) => !r.what.startsWith('one more')) : remedies
   };
 }
 
@@ -111,14 +124,17 @@ export function limitsText(slot: Slot, j: Pick<Judged, 'min' | 'max'>, len: Leng
 export function judgedHeadline(state: JobState, v: StepView, len: LengthText): string | null {
   const row = judgedRows(state, v.step).findLast((x) => x.judged);
   if (!row?.judged) return null;
-  const said = `${row.slot.label.charAt(0).toUpperCase()}${row.slot.label.slice(1)}: ${judgedText(row.slot, row.judged, len)}`;
+  const said = `${row.slot.label.charAt(0).toUpperCase()}${row.slot.label.slice(1)}${row.slot.combine === 'worst' ? howMany(row.slot, row.judged.n) : ''}: ${judgedText(row.slot, row.judged, len)}`;
   return row.judged.verdict
     ? `${said}: ${judgedBy(row.judged.verdict.state, limitsText(row.slot, row.judged, len))}`
-    : said;
+    : row.slot.limits
+      ? `${said}: not judged, no limit on the data sheet`
+      : said;
 }
 
-/** What its figures leave open. */
+/** What its figures leave open; nothing where they are findings. */
 export function judgedOpen(state: JobState, v: StepView): string | null {
+  if (v.step.finds) return null;
   for (const { slot, judged } of judgedRows(state, v.step)) {
     const open = verdictOpen(lower(slot.label), judged?.verdict?.state);
     if (open !== null) return open;

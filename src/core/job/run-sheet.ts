@@ -20,7 +20,7 @@ export interface Limits {
  * How several readings of one slot become a figure: each stands for itself, their mean counts, the last replaces those
  * before, two that belong together are read one after the other, or they are told apart by the way the speed went.
  */
-export type Combine = 'each' | 'mean' | 'last' | 'pair' | 'up-down';
+export type Combine = 'each' | 'mean' | 'last' | 'worst' | 'pair' | 'up-down';
 
 /** A figure that a step asks for, and what it is. */
 export interface Slot {
@@ -102,6 +102,8 @@ export interface Step {
   choices: StepChoice[];
   /** its choices are made in its drawing or table, beside what they are about */
   choicesInside?: boolean;
+  /** its figures are findings, decided at a later step: one out of its limits does not hold it */
+  finds?: boolean;
   /** the kinds of part that are taken from the tray here */
   takes: PartKind[];
   /** what it asks to be photographed, view by view */

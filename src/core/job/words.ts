@@ -10,7 +10,19 @@ export * from './texts.ts';
 export function headline(state: JobState, engine: Engine, v: StepView, len: LengthText): string {
   const lacks = missingValues(v.step, engine);
   if (lacks.length > 0 && v.state !== 'done') return `Enter ${list(lacks.map((n) => lower(labelOf(state.sheet, n))))}`;
-  return surfaceOf(state.domains, v.step.surface).headline?.(state, v, len) ?? v.step.say;
+  return surfaceOf(state.domains, v.step.surface).headline?.(state, v, len) ?? answered(state, v) ?? v.step.say;
+}
+
+/** What a step found that is told by words alone, once all of them are said; null before, and where they are no findings. */
+function answered(state: JobState, { step }: StepView): string | null {
+  const told = step.choices
+    .filter((c) => c.carries)
+    .map((c) => {
+      const option = c.options.find((o) => o.id === state.replayed.chosen.get(c.id));
+      return option && `${c.question} ${option.label}`;
+    });
+  if (told.length === 0 || told.includes(undefined)) return null;
+  return told.map((t, k) => (k === 0 ? t : lower(t!))).join('; ');
 }
 
 export interface FloorLine {

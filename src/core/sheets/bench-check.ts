@@ -24,7 +24,7 @@ export const benchCheck = sheet({
     received.floatAtGear({ id: 'float', phase: LOOK }),
     received.platformAndShaft({ id: 'platform', phase: LOOK }),
     curves.weightsFree({ id: 'free', phase: LOOK, onlyIf: weightsAsked, choices: [weightsMove] }),
-    received.plateTried({ id: 'plate', phase: LOOK, slots: [] }),
+    received.plateTried({ id: 'plate', phase: LOOK }),
     received.secondarySeen({ id: 'secondary', phase: LOOK }),
     timing.setGap({ id: 'gap', phase: LOOK }),
     curves.lobesRead({ id: 'lobes', phase: RUN }),

@@ -13,6 +13,7 @@ export const inPlaceCheck = sheet({
   title: 'Check a distributor on its engine before it comes out',
   short: 'checks before it comes out',
   fits: [BY_DISTRIBUTOR],
+  panel: 'none',
   begins: ['distributor-seated', 'gear-meshed', 'oil-drive-engaged', 'clamp-snug', 'leads-fitted', 'gasket-fitted'],
   steps: [
     engine.intake({

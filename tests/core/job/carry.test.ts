@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { carriedOver, labelOfCarried } from '$core/job/carry.ts';
 import type { EventBody } from '$core/job/index.ts';
 import { repeatsIn } from '$core/job/repeats.ts';
-import { settledFigures } from '$core/job/index.ts';
+import { notSettled, settledFigures } from '$core/job/index.ts';
 import { sheetOf } from '$core/sheets/index.ts';
-import { engineWith, GAUGES, PlayedJob, SHEET } from '../../support/played.ts';
+import { engineWith, GAUGES, headline, PlayedJob, SHEET } from '../../support/played.ts';
 
 const VALUES = { ...SHEET, gearTeeth: '15', floatMinMm: '0.1', floatMaxMm: '0.3', bushPlayMaxMm: '0.06' };
 const DIAL = { ...GAUGES.dial!, kind: 'dial' as const };
@@ -148,5 +148,45 @@ describe('what the findings of a gear speak for', () => {
     expect(at({})).toMatchObject({ proposed: null, because: expect.stringContaining('no limit') });
     expect(at({ rotorSwingMaxDeg: '2' })).toMatchObject({ proposed: 'replace', job: 'teardown' });
     expect(at({ rotorSwingMaxDeg: '2' }).because).toContain('2° or less');
+  });
+  it('judges the gap by the lobe where it is worst, and the plate with it', () => {
+    const gaps = { contactGapMinMm: '0.35', contactGapMaxMm: '0.45' };
+    const j = new PlayedJob(engineWith({ ...VALUES, ...gaps }), 'in-place-check');
+    const plate = () => j.state.work.decisions.find((d) => d.part === 'plate')!;
+    j.say({ kind: 'choose', school: 'plate-is', option: 'steady' });
+    for (const mm of ['0.40', '0.41']) j.read('plate', 'lobe-gap', mm);
+    expect(plate()).toMatchObject({ proposed: 'use' });
+    j.read('plate', 'lobe-gap', '0.52');
+    j.read('plate', 'lobe-gap', '0.40');
+    expect(headline(j, 'plate')).toMatch(
+      /one after another, worst of 4: 0\.520 ± 0\.\d+ mm: out, limits 0\.35 to 0\.45 mm$/
+    );
+    expect(plate()).toMatchObject({ proposed: 'replace', found: expect.stringContaining('steady') });
+    expect(settledFigures(j.state).find((f) => f.key === 'lobe-gap')).toMatchObject({ value: 0.52, verdict: 'out' });
+    // each lobe is its own place: four gaps are no four readings of one, and the hand learns nothing from them
+    expect(repeatsIn(j.state).filter((r) => r.kind === 'blade')).toEqual([]);
+  });
+  it('says in its headline what was seen, once all of it is said', () => {
+    const j = new PlayedJob(engineWith(VALUES), 'in-place-check');
+    j.say({ kind: 'choose', school: 'cap-is', option: 'burnt-side' });
+    j.say({ kind: 'choose', school: 'rotor-is', option: 'sound' });
+    expect(() => headline(j, 'secondary')).toThrow('has no finding');
+    j.say({ kind: 'choose', school: 'leads-are', option: 'sound' });
+    expect(headline(j, 'secondary')).toBe(
+      'The cap is burnt on one side of its terminals; the rotor is sound; the leads are sound'
+    );
+  });
+  it.each([
+    [{}, /: not judged, no limit on the data sheet$/],
+    [{ rotorSwingMaxDeg: '2' }, /: out, limits 2° or less$/]
+  ])('goes on with a swing out of its limits, which is a finding, and says how it was judged (%o)', (more, said) => {
+    const j = new PlayedJob(engineWith({ ...VALUES, ...more }), 'in-place-check').done('intake', 'safe', 'received');
+    j.read('swing', 'rotor-swing', '4');
+    expect(headline(j, 'swing')).toMatch(said);
+    expect(notSettled(j.state, j.view('swing'))).toBeNull();
+    j.done('swing');
+    expect(j.view('swing').state).toBe('done');
+    // it waits for its word where the parts are decided
+    expect(j.tryTo({ kind: 'done', step: 'decide' })).toMatchObject({ ok: false });
   });
 });

@@ -408,12 +408,15 @@ describe('a torque that is read', () => {
     expect(at('80')).toMatchObject({ open: 'the final torque is not reached' });
     expect(at('92')).toMatchObject({ open: 'the final torque is passed' });
   });
-  it.each([{}, { torqueWithinNm: '5' }])('is not judged where nobody named the wrench (%o)', (more) => {
-    const { said, open } = at('85', more, null);
-    expect(said).toContain('name the wrench');
-    expect(said).not.toContain('reaches');
-    expect(open).toContain('nobody named');
-  });
+  it.each<Record<string, string>>([{}, { torqueWithinNm: '5' }])(
+    'is not judged where nobody named the wrench (%o)',
+    (more) => {
+      const { said, open } = at('85', more, null);
+      expect(said).toContain('name the wrench');
+      expect(said).not.toContain('reaches');
+      expect(open).toContain('nobody named');
+    }
+  );
   it.each([
     ['82', 'reaches the final torque, 85 ± 5 N·m asked', null],
     ['80', 'too close to call, 85 ± 5 N·m asked', 'the final torque is too close to call'],

@@ -74,7 +74,7 @@ describe('the doubt of a figure that a slot judges by itself', () => {
     for (const text of ['0.13', '0.19']) job.read(step.id, 'float-dial', text);
     const { judged } = judgedRows(job.state, step).find((r) => r.slot.slot === 'float-dial')!;
     const finer = { id: 'd2', name: 'Dial of a thousandth', resolution: 0.001, accuracy: 0.002, scatter: 0.003 };
-    const doubt = judgedDoubt(job.state.readings, of, (kind) => (kind === 'dial' ? [finer] : []))!;
+    const doubt = judgedDoubt(job.state.engine, job.state.readings, of, (kind) => (kind === 'dial' ? [finer] : []))!;
     expect(shared(doubt.parts).u).toBeCloseTo(judged!.u, 9);
     expect(narrowest(judged!.u, doubt.remedies)!.what).toBe('reading it with Dial of a thousandth');
   });
@@ -85,6 +85,6 @@ describe('the doubt of a figure that a slot judges by itself', () => {
     const { judged } = judgedRows(job.state, step).find((r) => r.slot.slot === 'float-dial')!;
     expect(judged!.scatterUnknown).toBe(true);
     expect(judged!.verdict!.state).toBe('unsure');
-    expect(judgedDoubt(job.state.readings, of, none)).toBeNull();
+    expect(judgedDoubt(job.state.engine, job.state.readings, of, none)).toBeNull();
   });
 });

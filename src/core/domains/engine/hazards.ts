@@ -32,7 +32,7 @@ export const hazards = {
   },
   'hv-ignition': {
     title: 'High voltage.',
-    text: 'Isolate, ground the leads, insulated pliers; keep away with a pacemaker.',
+    text: 'Isolate, ground the leads, use insulated pliers; whoever wears a pacemaker keeps away.',
     defer: 'occupational health advice'
   },
   battery: {

@@ -114,9 +114,7 @@ function torque(state: PumpState, v: StepView): { text: string; open: string | n
   // without a tolerance the wrench's own doubt is all that it may be off by
   const within = numberOf(state.engine, 'torqueWithinNm');
   const asked =
-    within === undefined
-      ? `${wanted} N\u00b7m asked, within that \u00b1`
-      : `${wanted} \u00b1 ${within} N\u00b7m asked`;
+    within === undefined ? `${wanted} N\u00b7m asked, within that \u00b1` : `${wanted} \u00b1 ${within} N\u00b7m asked`;
   const room = within ?? 2 * u;
   const judged = within === undefined ? null : verdict(value, u, wanted - within, wanted + within, false);
   if (judged?.state === 'unsure')

@@ -5,6 +5,8 @@ import { lower } from '../../job/texts.ts';
 import { slots } from './slots.ts';
 import { choiceOf, lastOf, numberOf, settledOf } from './vocabulary.ts';
 
+/** The jobs that a finding may ask for, by their run sheet. */
+export type Follows = 'regear' | 'recurve' | 'bench-check' | 'teardown';
 export type Word = 'use' | 'remark' | 'replace';
 
 /** A part, what was found of it, what that speaks for, and what was decided. */
@@ -17,7 +19,7 @@ export interface Decision {
   because: string | null;
   decided: Word | null;
   /** the run sheet that follows from it */
-  job: string | null;
+  job: Follows | null;
 }
 
 export const parts = {
@@ -37,7 +39,7 @@ interface Speaks {
   found: string;
   proposed: Word | null;
   because: string;
-  job?: string;
+  job?: Follows;
 }
 
 /** What the findings speak for, part by part; a decision is the technician's, and stands beside it. */
@@ -63,11 +65,7 @@ export function decisionsOf(engine: Engine, r: Replayed): Decision[] {
       stuck: ['does not move its plate', 'replace', 'it adds nothing where it must'],
       with: ['moves its plate with the rotor', 'replace', 'it takes advance away where it must add']
     }),
-    plate: answer(said('plate-is'), {
-      steady: ['steady, earth lead sound', 'use', 'the gap holds'],
-      loose: ['loose', 'replace', 'the gap changes with every spark, and gears are blamed for it'],
-      lead: ['steady, earth lead broken', 'remark', 'a new lead cures it']
-    }),
+    plate: plate(engine, r),
     cap: answer(said('cap-is'), {
       sound: ['sound', 'use', 'no crack, no track'],
       cracked: ['cracked or tracked', 'replace', 'the spark takes the track'],
@@ -103,19 +101,37 @@ export function decisionsOf(engine: Engine, r: Replayed): Decision[] {
   });
 }
 
-type Words = readonly [found: string, proposed: Word, because: string, job?: string];
+type Words = readonly [found: string, proposed: Word, because: string, job?: Follows];
 function answer(said: string | undefined, means: Record<string, Words>): Speaks | null {
   const w = said === undefined ? undefined : means[said];
   return w ? { found: w[0], proposed: w[1], because: w[2], ...(w[3] === undefined ? {} : { job: w[3] }) } : null;
 }
 
+/** How the plate sits, and what the gap is where it is worst. */
+function plate(engine: Engine, r: Replayed): Speaks | null {
+  const sits = answer(r.chosen.get('plate-is'), {
+    steady: ['steady, earth lead sound', 'use', 'the gap holds'],
+    loose: ['loose', 'replace', 'the gap changes with every spark, and gears are blamed for it'],
+    lead: ['steady, earth lead broken', 'remark', 'a new lead cures it']
+  });
+  const gap = measured(
+    engine,
+    r,
+    'lobe-gap',
+    'at its worst lobe the gap is',
+    'worn contacts, a worn cam or a loose plate: set it before the timing',
+    undefined
+  );
+  return together([sits, gap].filter((s) => s !== null));
+}
+
 function measured(
   engine: Engine,
   r: Replayed,
-  slot: 'float-bench' | 'float-in-place' | 'rotor-swing' | 'top-float' | 'bush-play' | 'shaft-runout',
+  slot: 'float-bench' | 'float-in-place' | 'rotor-swing' | 'top-float' | 'bush-play' | 'shaft-runout' | 'lobe-gap',
   does: string,
   harm: string,
-  job: string | undefined
+  job: Follows | undefined
 ): Speaks | null {
   const j = judgedSlot(engine, r.readings, slots[slot]);
   if (!j) return null;
@@ -168,7 +184,7 @@ function gear(engine: Engine, r: Replayed): Speaks | null {
   return together(told);
 }
 
-const REGEAR = 'regear';
+const REGEAR: Follows = 'regear';
 const same = (found: string): Speaks => ({ found, proposed: 'use', because: 'equal to the data sheet' });
 const notJudged = (found: string): Speaks => ({
   found,
@@ -276,8 +292,8 @@ function wear(r: Replayed): Speaks | null {
 }
 
 /** The jobs that follow from the findings, each once, with the parts that ask for it. */
-export function jobsThatFollow(all: readonly Decision[]): { sheet: string; parts: string[] }[] {
-  const out = new Map<string, string[]>();
+export function jobsThatFollow(all: readonly Decision[]): { sheet: Follows; parts: string[] }[] {
+  const out = new Map<Follows, string[]>();
   for (const d of all) if (d.job && d.proposed !== 'use') out.set(d.job, [...(out.get(d.job) ?? []), d.name]);
   return [...out].map(([sheet, names]) => ({ sheet, parts: names }));
 }

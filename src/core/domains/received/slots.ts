@@ -49,6 +49,16 @@ export const slots = slotsOf({
     carries: 'shaft-runout',
     figure: 'shaft-runout'
   },
+  'lobe-gap': {
+    label: 'gap at a lobe, one after another',
+    quantity: 'length',
+    gauge: 'blade',
+    repeats: true,
+    combine: 'worst',
+    limits: { least: 'contactGapMinMm', most: 'contactGapMaxMm' },
+    carries: 'lobe-gap',
+    figure: 'lobe-gap'
+  },
   'teeth-counted': {
     label: 'teeth, counted round twice',
     quantity: 'count',

@@ -1,6 +1,5 @@
 import type { Step, StepChoice } from '../../job/run-sheet.ts';
 import type { Use } from '../../job/vocabulary.ts';
-import { slots as timingSlots } from '../timing/slots.ts';
 import { parts } from './decisions.ts';
 import { slots } from './slots.ts';
 import { step } from './vocabulary.ts';
@@ -73,6 +72,7 @@ export const floatAtGear = (u: Use): Step =>
       tools: ['dial'],
       sets: ['dist-float-known'],
       slots: [slots['float-bench']],
+      finds: true,
       surface: 'judged'
     },
     u
@@ -89,6 +89,7 @@ export const platformAndShaft = (u: Use): Step =>
       tools: ['dial'],
       minutes: 9,
       slots: [slots['top-float'], slots['bush-play'], slots['shaft-runout']],
+      finds: true,
       surface: 'judged'
     },
     u
@@ -228,7 +229,9 @@ export const plateTried = (u: Use): Step =>
       accept: 'Steady, even, inside the limits.',
       ifSkipped: 'Scatter is blamed on the gears.',
       tools: ['blades that no magnet holds'],
-      slots: [timingSlots['contact-gap']],
+      slots: [slots['lobe-gap']],
+      finds: true,
+      surface: 'judged',
       choices: [
         ask('plate-is', 'Plate and earth lead are', [
           ['steady', 'steady, lead sound'],
@@ -282,6 +285,7 @@ export const swingAndFloat = (u: Use): Step =>
       minutes: 6,
       helper: 'advised',
       slots: [slots['rotor-swing'], slots['float-in-place']],
+      finds: true,
       surface: 'judged'
     },
     u

@@ -113,7 +113,8 @@
           <a href={at(p.photo)} target="_blank" rel="noopener"
             ><img src={at(p.photo)} alt={p.text || 'photograph'} loading="lazy" /></a
           >
-          <span>{p.text}</span> <span class="quiet small">{p.by.name}</span>
+          {#if p.text}<p>{p.text}</p>{/if}
+          <p class="quiet small">{p.by.name}</p>
         </li>
       {/each}
       {#each mine as w (w.id)}

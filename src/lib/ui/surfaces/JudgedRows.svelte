@@ -1,5 +1,13 @@
 <script lang="ts">
-  import { judgedDoubt, judgedRows, judgedText, limitsText, pmText, roundedOtherwise } from '$core/job/judged.ts';
+  import {
+    howMany,
+    judgedDoubt,
+    judgedRows,
+    judgedText,
+    limitsText,
+    pmText,
+    roundedOtherwise
+  } from '$core/job/judged.ts';
   import type { Step } from '$core/job/run-sheet.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import { lengthText } from '$lib/reader/units.ts';
@@ -16,9 +24,9 @@
 
 {#each rows as { slot, judged } (slot.slot)}
   {#if judged}
-    {@const doubt = judgedDoubt(session.state.readings, slot, session.reach)}
+    {@const doubt = judgedDoubt(session.engine, session.state.readings, slot, session.reach)}
     <div class="judged">
-      <p class="name">{name(slot.label)}{judged.n > 1 && slot.combine === 'mean' ? `, mean of ${judged.n}` : ''}</p>
+      <p class="name">{name(slot.label)}{howMany(slot, judged.n)}</p>
       <p class="big">
         {judgedText(slot, judged, len)}
         {#if judged.verdict}<Verdict state={judged.verdict.state} size={18} />{/if}

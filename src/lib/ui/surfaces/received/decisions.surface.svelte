@@ -1,16 +1,18 @@
 <script lang="ts">
-  import { jobsThatFollow } from '$core/domains/received/decisions.ts';
+  import { jobsThatFollow, type Follows } from '$core/domains/received/decisions.ts';
   import type { SurfaceProps } from '../props.ts';
 
   let { session }: SurfaceProps = $props();
   const decisions = $derived(session.state.work.decisions);
   const follow = $derived(jobsThatFollow(decisions));
   const WORD = { use: 'stays', remark: 'stays, with a remark', replace: 'is replaced' } as const;
+  const SPEAKS = { use: 'keeping it', remark: 'keeping it, with a remark', replace: 'replacing it' } as const;
   const words = ['use', 'remark', 'replace'] as const;
-  const JOB: Record<string, string> = {
+  const JOB: Record<Follows, string> = {
     regear: 'Replace the drive gear',
     recurve: 'Recurve the advance',
-    'bench-check': 'Check the distributor on the bench'
+    'bench-check': 'Check the distributor on the bench',
+    teardown: 'Check the distributor before it is taken apart'
   };
 </script>
 
@@ -21,7 +23,7 @@
     {#each decisions as d (d.part)}
       <tr
         ><td>{d.name}</td><td class:quiet={d.found === null}>{d.found ?? 'not looked at'}</td><td
-          >{#if d.proposed}<b>{WORD[d.proposed]}</b>{/if}
+          >{#if d.proposed}<b>{SPEAKS[d.proposed]}</b>{d.because ? ':' : ''}{/if}
           <span class="quiet small">{d.because ?? ''}</span></td
         ><td
           ><select
@@ -44,9 +46,7 @@
   <ul>
     {#each follow as f (f.sheet)}
       <li>
-        <a href="/jobs/new?engine={session.engine.id}&sheet={f.sheet}&after={session.jobId}"
-          >{JOB[f.sheet] ?? f.sheet}</a
-        >
+        <a href="/jobs/new?engine={session.engine.id}&sheet={f.sheet}&after={session.jobId}">{JOB[f.sheet]}</a>
         <span class="quiet">for {f.parts.join(', ').toLowerCase()}; what was measured and seen here goes with it</span>
       </li>
     {/each}
