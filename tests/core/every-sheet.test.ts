@@ -344,7 +344,12 @@ describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
     const bare = () =>
       job.state.steps
         .map((v) => words.headline(job.state, job.engine, v, len))
-        .filter((said) => /: (in|out)\b|too close to call/i.test(said) && !/limits|may be/.test(said));
+        .filter((said) => /: (in|out)\b|too close to call/i.test(said) && !/limits|may be/.test(said))
+        .concat(
+          jobCard(job.state, job.engine, len)
+            .results.filter((r) => (r.verdict !== '') !== /\d|data sheet at each|tenth of the tooth/.test(r.limits))
+            .map((r) => `on the card: ${r.label} ${r.verdict} ${r.limits}`)
+        );
     expect(bare()).toEqual([]);
     for (const r of job.state.readings.filter((_, k) => k % 3 === 0)) {
       const now = job.state.readings.find((x) => x.id === r.id)!;

@@ -287,3 +287,121 @@ test('checks before a distributor is taken apart lead to words on every part, an
     await page.keyboard.press('j');
   await expect(page.getByText('mara, carried over').first()).toBeVisible();
 });
+
+test('a distributor is checked on its engine before it comes out, from an empty sheet to the job that follows', async ({
+  page,
+  context
+}) => {
+  test.setTimeout(120_000);
+  await be(context, 'nele', A);
+  const { jobId, engineId } = await workshop(['nele'], [], {
+    sheet: 'in-place-check',
+    values: {
+      rotorSwingMaxDeg: '3',
+      floatMinMm: '0.1',
+      floatMaxMm: '0.3',
+      contactGapMinMm: '0.35',
+      contactGapMaxMm: '0.45',
+      advanceKind: 'weights'
+    },
+    gauges: [...gauges, ['blades', 'blade', 0, 0.01]]
+  });
+  await open(page, `${A}/jobs/${jobId}`);
+  const inHand = page.locator('#step-in-hand');
+  const to = async (title: string) => {
+    await page.locator('#main').focus();
+    while (!(await inHand.innerText()).includes(title)) await page.keyboard.press('j');
+  };
+  const pick = (question: string, answer: string) =>
+    page.getByRole('group', { name: question }).getByRole('button', { name: answer, exact: true }).click();
+  await done(page);
+  await test.step('nothing of the high voltage is handled while the battery is on, and it is led back', async () => {
+    await to('Cap, rotor and leads');
+    await expect(page.getByRole('main')).toContainText('Put it right first');
+    await expect(page.getByRole('main')).toContainText('battery lead off');
+    await page.getByRole('button', { name: 'to \u201cStart isolated, drives free\u201d' }).click();
+    await expect(inHand).toContainText('Start isolated, drives free');
+    await done(page);
+  });
+  await test.step('what came in is photographed view by view', async () => {
+    const photos = page.getByRole('region', { name: 'Photographs of this step' });
+    for (const view of ['leads as they run', 'hose and clamp', 'housing and block']) {
+      await photos.getByLabel('What the next photograph shows').fill(view);
+      await photos
+        .getByLabel('Take or choose photographs')
+        .setInputFiles({ name: 'view.png', mimeType: 'image/png', buffer: PNG });
+      await expect(photos.getByRole('img', { name: view })).toBeVisible();
+    }
+    await expect(photos.getByText('Still to take')).toHaveCount(0);
+    await page.keyboard.press('Escape');
+    await done(page);
+    await done(page);
+  });
+  await test.step('marks are made, swing and float are findings and hold nothing', async () => {
+    await type(page, '212');
+    await type(page, '118');
+    await done(page);
+    await expect(inHand).toContainText('Swing and float in place');
+    await type(page, '4.5');
+    await expect(head(page)).toHaveText(
+      /^Rotor, free to and fro with the crank held: 4\.50 ± 0\.\d\d°: out, limits 3° or less$/
+    );
+    await type(page, '0.21');
+    await expect(head(page)).toHaveText(/0\.210 ± 0\.\d{3} mm: in, limits 0\.10 to 0\.30 mm$/);
+    await done(page);
+  });
+  await test.step('what is seen and tried is said in words', async () => {
+    await expect(inHand).toContainText('Cap, rotor and leads');
+    await pick('The cap is', 'burnt on one side of its terminals');
+    await pick('The rotor is', 'sound');
+    await pick('The leads are', 'sound');
+    await expect(head(page)).toHaveText(
+      'The cap is burnt on one side of its terminals; the rotor is sound; the leads are sound'
+    );
+    await done(page);
+    await pick('The weights', 'move, snap back, reach their stop');
+    await done(page);
+    await expect(inHand).toContainText('Plate, earth lead');
+    await pick('Plate and earth lead are', 'steady, lead sound');
+    for (const mm of ['0.40', '0.41', '0.39', '0.52']) await type(page, mm);
+    await expect(head(page)).toHaveText(/worst of 4: 0\.520 ± 0\.\d{3} mm: out, limits 0\.35 to 0\.45 mm$/);
+    await done(page);
+    await done(page);
+  });
+  await test.step('every part gets its word, and the jobs that follow are named', async () => {
+    await expect(head(page)).toHaveText(
+      'The findings speak for replacing shaft and bush, plate and earth lead and cap'
+    );
+    await done(page);
+    await expect(page.getByRole('alert').first()).toContainText('not decided');
+    for (const [part, word] of [
+      ['Shaft and bush', 'replace'],
+      ['Weights and springs', 'use'],
+      ['Plate and earth lead', 'remark'],
+      ['Cap', 'replace'],
+      ['Rotor', 'use'],
+      ['Leads', 'use']
+    ] as const)
+      await page.getByLabel(`${part}: decided`).selectOption(word);
+    await expect(page.getByRole('link', { name: 'Check the distributor before it is taken apart' })).toHaveAttribute(
+      'href',
+      `/jobs/new?engine=${engineId}&sheet=teardown&after=${jobId}`
+    );
+    await done(page);
+    await done(page);
+  });
+  await card(
+    page,
+    jobId,
+    'is replaced: It floats 0.210 ± 0.024 mm; it swings 4.50 ± 0.22°',
+    'stays, with a remark: steady, earth lead sound; at its worst lobe the gap is 0.520',
+    'Gap at a lobe, one after another',
+    'housing and block'
+  );
+  const pdf = await (await page.request.get(`${A}/jobs/${jobId}/card.pdf`)).body();
+  expect(pdf.toString('latin1').match(/\/Subtype \/Image/g)?.length).toBeGreaterThanOrEqual(3);
+  await open(page, `${A}/jobs/new?engine=${engineId}&sheet=teardown&after=${jobId}`);
+  const brought = page.getByTestId('brought');
+  await expect(brought).toContainText('gap at a lobe, one after another: 0.52 mm');
+  await expect(brought).toContainText('The cap is burnt on one side of its terminals');
+});

@@ -109,7 +109,8 @@ describe('a trade made up in its own folder', () => {
     expect(card.results).toContainEqual({
       label: 'Bellows travel, end to end',
       value: expect.stringMatching(/^6\.430 ± /),
-      verdict: 'in'
+      verdict: 'in',
+      limits: '6.00 to 7.00 mm'
     });
     expect(card.limits.map((l) => [l.field.label, l.value.source])).toEqual([
       ['Bellows travel, least', 'works card 9'],

@@ -1,19 +1,21 @@
 import type { Engine, SheetValue } from '../engine/engine.ts';
 import type { Field } from '../engine/fields.ts';
 import { partKinds } from '../tray/part-kinds.ts';
-import { resultText } from './figure-text.ts';
+import { figureLimits, resultText } from './figure-text.ts';
 import { settledFigures } from './figures.ts';
 import { ruleOf } from './rules.ts';
 import { slotOf } from './run-sheet.ts';
 import type { JobState } from './domain.ts';
 import { partsTaken } from './taken.ts';
+import type { SettledFigure } from './settled.ts';
 import type { LengthText } from './texts.ts';
 
 /** A job as it is printed: everything another technician needs, in the order in which it is read. */
 export interface Card {
   limits: { field: Field; value: SheetValue }[];
   readings: CardReading[];
-  results: { label: string; value: string; verdict: string }[];
+  /** what was settled, how it was judged, and by which limits; both empty where it was not judged */
+  results: { label: string; value: string; verdict: string; limits: string }[];
   schools: { title: string; way: string }[];
   /** parts taken from the tray that are on the job now */
   parts: string[];
@@ -35,6 +37,12 @@ export interface CardReading {
 }
 
 const verdictWord = { in: 'in', out: 'OUT', unsure: 'too close to call' };
+
+/** A verdict with the limits that gave it. */
+function judgedAs(f: SettledFigure, len: LengthText): string {
+  const limits = figureLimits(f, len);
+  return `${verdictWord[f.verdict!]}${limits ? `, limits ${limits}` : ''}`;
+}
 
 export function jobCard(state: JobState, engine: Engine, len: LengthText): Card {
   const { words } = state.sheet;
@@ -62,9 +70,10 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
       ...settledFigures(state).map((f) => ({
         label: f.label,
         value: resultText(f, len),
-        verdict: f.verdict ? verdictWord[f.verdict] : ''
+        verdict: f.verdict ? verdictWord[f.verdict] : '',
+        limits: figureLimits(f, len) ?? ''
       })),
-      ...state.domains.flatMap((d) => d.card?.(state, len) ?? []).map((l) => ({ ...l, verdict: '' }))
+      ...state.domains.flatMap((d) => d.card?.(state, len) ?? []).map((l) => ({ ...l, verdict: '', limits: '' }))
     ],
     photos: state.replayed.photos.map((p) => ({
       id: p.photo,
@@ -99,7 +108,7 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
           why: `it happened${e.note ? ` (${e.note})` : ''}. ${rule?.ifItHappened ?? ''}`
         };
       }),
-      ...stillToDo(state),
+      ...stillToDo(state, len),
       ...state.steps
         .filter((s) => s.state === 'skipped')
         .map((s) => ({ what: s.step.title, why: `skipped: ${s.mark!.reason}` })),
@@ -117,14 +126,14 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
 }
 
 /** What a job that is not closed leaves: steps to go, and figures that are out or too close to call. */
-function stillToDo(state: JobState): Card['open'] {
+function stillToDo(state: JobState, len: LengthText): Card['open'] {
   const left = state.steps.filter((s) => s.state !== 'done' && s.state !== 'skipped' && s.state !== 'not-needed');
   const unsettled = settledFigures(state).filter((f) => f.verdict === 'out' || f.verdict === 'unsure');
   return [
     ...(left.length && !state.closed
       ? [{ what: `${left.length} step${left.length === 1 ? '' : 's'} to go`, why: `next: ${left[0]!.step.title}` }]
       : []),
-    ...unsettled.map((f) => ({ what: f.label, why: verdictWord[f.verdict!] }))
+    ...unsettled.map((f) => ({ what: f.label, why: judgedAs(f, len) }))
   ];
 }
 

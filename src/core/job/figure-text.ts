@@ -1,13 +1,24 @@
-import { formatTiming, timingPm } from '../units/format.ts';
+import { formatTiming, timingLimits, timingPm } from '../units/format.ts';
 import { unitSign, type Unit } from '../units/units.ts';
 import type { FigureKind, SettledFigure } from './settled.ts';
-import { lengthPm, percent, plusMinus, type LengthText } from './texts.ts';
+import { lengthLimits, lengthPm, limitsIn, percent, plusMinus, type LengthText } from './texts.ts';
 
 /** A settled figure in words, with its uncertainty. */
 export function resultText(f: SettledFigure, len: LengthText): string {
   if (f.text !== undefined) return f.text;
   const { unit } = f.input as { unit?: Unit };
   return figureText(f.kind, f.value, f.u, len, unit);
+}
+
+/** What a figure was judged by, in words; null where it has no verdict. */
+export function figureLimits(f: SettledFigure, len: LengthText): string | null {
+  if (f.verdict === null || f.limits === undefined) return null;
+  if (typeof f.limits === 'string') return f.limits;
+  const { min, max } = f.limits;
+  if (f.kind === 'length') return lengthLimits(len, min, max);
+  if (f.kind === 'timing') return timingLimits(min, max);
+  const sign = f.kind === 'speed' ? ' rpm' : f.kind === 'plain' ? unitSign[(f.input as { unit: Unit }).unit] : '°';
+  return limitsIn(sign, min, max);
 }
 
 /** A figure of a kind in words; `unit` is that of a figure whose kind does not name one. */

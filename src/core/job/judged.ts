@@ -8,7 +8,7 @@ import { byLastGauge, gaugeOf, oneReading, settledOf, type Settled } from './rea
 import type { Reading } from './replayed.ts';
 import type { Slot, Step } from './run-sheet.ts';
 import type { JobState, StepView } from './domain.ts';
-import { judgedBy, lengthLimits, lengthPm, lower, plusMinus, verdictOpen, type LengthText } from './texts.ts';
+import { judgedBy, lengthLimits, lengthPm, limitsIn, lower, plusMinus, verdictOpen, type LengthText } from './texts.ts';
 
 /** A measured figure with the limits of the data sheet it is judged by. Base units of its quantity; u is one standard uncertainty. */
 export interface Judged extends Settled {
@@ -113,11 +113,7 @@ export function pmText(slot: Slot, u: number, len: LengthText): string {
 export function limitsText(slot: Slot, j: Pick<Judged, 'min' | 'max'>, len: LengthText): string {
   if (slot.quantity === 'length') return lengthLimits(len, j.min, j.max, 2);
   if (slot.quantity === 'timing') return timingLimits(j.min, j.max);
-  const bare = (x: number) => String(Number(x.toFixed(2)));
-  const of = (x: number) => bare(x) + unitSign[baseUnit(slot.quantity)];
-  if (j.min !== null && j.max !== null) return `${bare(j.min)} to ${of(j.max)}`;
-  if (j.min !== null) return `${of(j.min)} or more`;
-  return j.max !== null ? `${of(j.max)} or less` : 'no limit on the data sheet';
+  return limitsIn(unitSign[baseUnit(slot.quantity)], j.min, j.max);
 }
 
 /** The finding of a judged step: the last figure read, and how it was judged. */
@@ -165,6 +161,7 @@ export function judgedFigures(state: JobState): SettledFigure[] {
         u,
         kind: kindOf[slot.quantity] ?? 'plain',
         verdict: judged.verdict?.state ?? null,
+        limits: { min, max },
         proved: true,
         calc: 'gauge.combine',
         input: { readings: n, min, max, target, unit: baseUnit(slot.quantity) },

@@ -22,6 +22,8 @@ export interface SettledFigure {
   u: number | null;
   kind: FigureKind;
   verdict: VerdictState | null;
+  /** what its verdict was given by: least and most in the unit of the value, or in words where it is judged otherwise */
+  limits?: { min: number | null; max: number | null } | string;
   /** what it comes to in words, where its value alone does not say what was judged */
   text?: string;
   /** the step that settles it was done, not only read */
@@ -32,7 +34,7 @@ export interface SettledFigure {
 }
 
 type Worked = Pick<SettledFigure, 'value' | 'calc' | 'output'> &
-  Partial<Pick<SettledFigure, 'u' | 'verdict' | 'input' | 'proved' | 'label' | 'text'>>;
+  Partial<Pick<SettledFigure, 'u' | 'verdict' | 'input' | 'proved' | 'label' | 'text' | 'limits'>>;
 
 /** Settles figures by the names that a domain declares, with what most figures do not have left out. */
 export const settles =

@@ -16,6 +16,14 @@ export function lengthLimits(len: LengthText, min: number | null, max: number | 
   return max !== null ? `${len(max, decimals)} or less` : 'no limit on the data sheet';
 }
 
+/** Limits in a unit that is written after them, ` rpm` or `°`. */
+export function limitsIn(sign: string, min: number | null, max: number | null): string {
+  const bare = (x: number) => String(Number(x.toFixed(2)));
+  if (min !== null && max !== null) return `${bare(min)} to ${bare(max)}${sign}`;
+  if (min !== null) return `${bare(min)}${sign} or more`;
+  return max !== null ? `${bare(max)}${sign} or less` : 'no limit on the data sheet';
+}
+
 /** A probability in words: never a hundred per cent. */
 export const percent = (p: number): string =>
   p > 0.9995 ? 'over 99.9 %' : p < 0.0005 ? 'under 0.1 %' : `${(p * 100).toFixed(1)} %`;

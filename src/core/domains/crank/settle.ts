@@ -12,6 +12,7 @@ export function settle(state: CrankState): SettledFigure[] {
         value: tdc.found.tdcWheelDeg,
         u: tdc.found.uDeg,
         verdict: tdc.verdict?.state ?? null,
+        limits: `known within \u00b1 ${tdc.withinDeg}°`,
         calc: tdc.calc,
         input: tdc.input,
         output: tdc.found
@@ -35,6 +36,7 @@ export function settle(state: CrankState): SettledFigure[] {
       settled('stroke', {
         value: evidence.pCompression,
         verdict: evidence.state === 'unsure' ? 'unsure' : null,
+        limits: '95 in 100 or more',
         calc: 'cycle.evidence',
         input: { evidence: signs },
         output: evidence

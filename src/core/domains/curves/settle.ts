@@ -1,6 +1,7 @@
 import type { SettledFigure } from '../../job/settled.ts';
 import { formatSpeed } from '../../units/format.ts';
 import { settled } from './figures.ts';
+import { numberOf } from './vocabulary.ts';
 import type { SweepWork } from './sweep-work.ts';
 import type { CurvesState } from './works.ts';
 
@@ -13,7 +14,7 @@ function againstLimits({ worst, compare }: SweepWork): string {
 }
 
 /** What sweeps settle: the curve, what springs were predicted to do and by how much that missed, the spacing of the sparks. */
-export function settle({ work: works }: CurvesState): SettledFigure[] {
+export function settle({ work: works, engine }: CurvesState): SettledFigure[] {
   const out: SettledFigure[] = [];
   const fitted = works.sweeps.filter((w) => w.fit);
   for (const [k, w] of fitted.entries()) {
@@ -25,6 +26,7 @@ export function settle({ work: works }: CurvesState): SettledFigure[] {
           value: w.total.btdc,
           u: w.total.uDeg,
           verdict: w.total.verdict?.state ?? null,
+          limits: { min: null, max: numberOf(engine, 'totalMaxBtdc') ?? null },
           calc: 'curve.fit',
           output: w.total
         })
@@ -35,6 +37,7 @@ export function settle({ work: works }: CurvesState): SettledFigure[] {
         value: w.fit.fullDeg,
         u: w.uDeg,
         verdict: w.compare && w.compare.state !== 'unjudged' ? w.compare.state : null,
+        limits: 'those of the data sheet at each speed',
         calc: 'curve.fit',
         input: { points: w.points.flatMap((p) => (p.deg === null ? [] : [{ rpm: p.rpm, deg: p.deg, dir: p.dir }])) },
         output: {
@@ -70,6 +73,7 @@ export function settle({ work: works }: CurvesState): SettledFigure[] {
         value: works.lobes.out.maxErrorDeg,
         u: works.lobes.uDeg,
         verdict: works.lobes.verdict!.state,
+        limits: `\u00b1 ${works.lobes.toleranceDeg}° of the distributor`,
         calc: 'curve.interval',
         input: { toleranceDeg: works.lobes.toleranceDeg },
         output: works.lobes.out

@@ -29,6 +29,7 @@ export const domain: Domain<ElementsWorks, never> = {
           value: Math.abs(w.worst!.errorDeg!),
           u: w.scatterUnknown ? null : w.uDeg,
           verdict: w.state,
+          limits: `\u00b1 ${w.withinDeg}° of the pump`,
           calc: 'pump.phasing',
           input: { order: w.order },
           output: w.rows.map(({ element, errorDeg, shimMm }) => ({ element, errorDeg, shimMm }))

@@ -33,6 +33,7 @@ export const domain: Domain<FlywheelWorks & CrankWorks, FlywheelVocabulary['scho
             value: worst,
             u: w.uDeg,
             verdict: w.state,
+            limits: `\u00b1 ${w.withinDeg}°`,
             calc: 'flywheel.marks',
             output: w.rows.map(({ cylinder, errorDeg, errorMm }) => ({ cylinder, errorDeg, errorMm }))
           })

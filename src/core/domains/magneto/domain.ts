@@ -42,6 +42,7 @@ export const domain: Domain<MagnetoWorks & CrankWorks, MagnetoVocabulary['school
               value: heard.value,
               u: heard.u,
               verdict: heard.verdict?.state ?? null,
+              limits: { min: heard.min, max: heard.max },
               calc: 'magneto.lag',
               output: heard
             })
@@ -53,6 +54,7 @@ export const domain: Domain<MagnetoWorks & CrankWorks, MagnetoVocabulary['school
               value: run.value,
               u: run.u,
               verdict: run.verdict?.state ?? null,
+              limits: { min: run.min, max: run.max },
               calc: 'gauge.combine',
               output: run
             })

@@ -1,11 +1,16 @@
 import type { SettledFigure } from '../../job/settled.ts';
 import { settled } from './figures.ts';
+import { numberOf } from './vocabulary.ts';
 import type { PumpState } from './works.ts';
 
 /** What timing a pump settles: as found, proved, its zero, what tightening did, the ledger, the proofs. */
 export function settle(state: PumpState): SettledFigure[] {
   const { lifts, gearSlot, ledger, proofs } = state.work;
   const out: SettledFigure[] = [];
+  const limits = {
+    min: numberOf(state.engine, 'pumpMinBtdc') ?? null,
+    max: numberOf(state.engine, 'pumpMaxBtdc') ?? null
+  };
   for (const v of state.steps) {
     const w = lifts[v.step.id];
     if (!w) continue;
@@ -17,6 +22,7 @@ export function settle(state: PumpState): SettledFigure[] {
           value: w.timing.btdc,
           u: w.timing.uDeg,
           verdict: w.timing.verdict?.state ?? null,
+          limits,
           proved: v.state === 'done',
           calc: 'pump.chart',
           input: { liftMm: w.lift!.mm, standsBtdc: w.stands!.btdc },
@@ -40,6 +46,7 @@ export function settle(state: PumpState): SettledFigure[] {
         value: ledger.total.btdc,
         u: ledger.total.uDeg,
         verdict: ledger.total.verdict?.state ?? null,
+        limits,
         calc: 'pump.total',
         input: { lockBtdc: ledger.lockBtdc, offsetBtdc: ledger.offsetBtdc },
         output: ledger.total
@@ -52,6 +59,7 @@ export function settle(state: PumpState): SettledFigure[] {
           value: p.what === 'pin' ? p.offDeg : p.entered.btdc,
           u: p.entered.uDeg,
           verdict: p.verdict?.state ?? null,
+          limits: `\u00b1 ${p.within}° of its own place`,
           calc: 'crank.plan',
           output: p
         })

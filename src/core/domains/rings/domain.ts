@@ -32,6 +32,7 @@ export const domain: Domain<RingsWorks & StackWorks, RingsVocabulary['school']> 
             value: rings.height.mm,
             u: rings.height.uMm,
             verdict: rings.height.verdict?.state ?? null,
+            limits: { min: rings.minMm, max: rings.maxMm },
             calc: 'stack.pick',
             input: { rings: rings.rings.map((p) => p.name) },
             output: rings.height

@@ -99,6 +99,7 @@ function timingFigure(state: TimingState, { step }: StepView) {
       value: t.latest.btdc,
       u: t.latest.uDeg,
       verdict: t.latest.verdict?.state ?? null,
+      limits: { min: t.minBtdc, max: t.maxBtdc },
       calc: 'static.adjust',
       input: { measuredBtdc: t.latest.btdc, targetBtdc: t.targetBtdc, engine: state.engine.id },
       output: t.latest.move

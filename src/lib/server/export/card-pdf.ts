@@ -137,7 +137,7 @@ export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<
     s.row([
       [r.label, 108, 34],
       [r.value, 142, 32, true, true],
-      [r.verdict, 176, 20]
+      [r.limits ? `${r.verdict}: ${r.limits}` : r.verdict, 174, 22]
     ]);
   s.y += s.text('± is two standard uncertainties.', 108, 88, { size: 7.5, colour: SOFT }) + 2;
   if (card.parts.length || card.schools.length) {
