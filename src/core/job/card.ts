@@ -38,6 +38,10 @@ export interface CardReading {
 
 const verdictWord = { in: 'in', out: 'OUT', unsure: 'too close to call' };
 
+/** It would be judged, and the data sheet has nothing to judge it by. */
+const isOpen = (f: SettledFigure): boolean =>
+  typeof f.limits === 'object' && f.limits.min === null && f.limits.max === null;
+
 /** A verdict with the limits that gave it. */
 function judgedAs(f: SettledFigure, len: LengthText): string {
   const limits = figureLimits(f, len);
@@ -70,7 +74,7 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
       ...settledFigures(state).map((f) => ({
         label: f.label,
         value: resultText(f, len),
-        verdict: f.verdict ? verdictWord[f.verdict] : '',
+        verdict: f.verdict ? verdictWord[f.verdict] : isOpen(f) ? 'not judged' : '',
         limits: figureLimits(f, len) ?? ''
       })),
       ...state.domains.flatMap((d) => d.card?.(state, len) ?? []).map((l) => ({ ...l, verdict: '', limits: '' }))
@@ -139,7 +143,9 @@ function stillToDo(state: JobState, len: LengthText): Card['open'] {
 
 /** What was answered with a word at the steps that ask so. */
 function answers(state: JobState): Card['schools'] {
+  // what is chosen in a drawing or table stands among the results of its trade
   return state.sheet.steps
+    .filter((s) => !s.choicesInside)
     .flatMap((s) => s.choices)
     .flatMap((c) => {
       const chosen = c.options.find((o) => o.id === state.replayed.chosen.get(c.id));

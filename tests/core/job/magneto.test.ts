@@ -266,7 +266,7 @@ describe('checks before a distributor is taken apart', () => {
     expect(!open.ok && open.error.message).toContain('not decided: shaft and bush');
     j.say({ kind: 'choose', school: 'decide-shaft', option: 'remark' });
     expect(j.tryTo({ kind: 'done', step: 'decide' }).ok).toBe(true);
-    expect(JSON.stringify(jobCard(j.state, j.engine, mm))).toContain('stays, with a remark: It wobbles');
+    expect(JSON.stringify(jobCard(j.state, j.engine, mm))).toContain('stays, with a remark: it wobbles');
   });
   it('counts teeth against the data sheet, and asks no weights of a locked advance', () => {
     const j = job();

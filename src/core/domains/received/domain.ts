@@ -6,7 +6,7 @@ import { decisionsOf, type Word } from './decisions.ts';
 import type { ReceivedVocabulary } from './vocabulary.ts';
 import type { ReceivedState, ReceivedWorks } from './works.ts';
 
-const WORDS: Record<Word, string> = { use: 'stays', remark: 'stays, with a remark', replace: 'is replaced' };
+const WORDS: Record<Word, string> = { use: 'stays', remark: 'stays, with a remark', replace: 'replaced' };
 
 /** What came in, measured before anything is taken apart, and what becomes of each part. */
 export const domain: Domain<ReceivedWorks, ReceivedVocabulary['school']> = {
@@ -48,6 +48,6 @@ export const domain: Domain<ReceivedWorks, ReceivedVocabulary['school']> = {
     state.sheet.steps.some((s) => s.surface === 'decisions')
       ? state.work.decisions
           .filter((d) => d.decided !== null)
-          .map((d) => ({ label: d.name, value: `${WORDS[d.decided!]}: ${d.found ?? 'nothing found'}` }))
+          .map((d) => ({ label: d.name, value: `${WORDS[d.decided!]}: ${lower(d.found ?? 'nothing found')}` }))
       : []
 };

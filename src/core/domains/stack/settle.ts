@@ -17,7 +17,8 @@ export function settle(state: StackState): SettledFigure[] {
         value: stack.bare.floatMm,
         u: stack.bare.uMm,
         verdict: stack.packing.length ? null : (stack.bare.verdict?.state ?? null),
-        limits,
+        // bare, with a packing yet to come, it is not judged at all
+        ...(stack.packing.length ? {} : { limits }),
         calc: 'stack.endFloat',
         input: { washerMm: stack.washers.map((w) => w.value), gaps: stack.gaps.map((g) => g.blades) },
         output: stack.bare

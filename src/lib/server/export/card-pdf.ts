@@ -53,7 +53,7 @@ class Sheet {
     this.y += 1;
   }
   /** One line of a table; the tallest cell sets its height. */
-  row(cells: [text: string, x: number, width: number, strong?: boolean, right?: boolean][]): void {
+  row(cells: Cell[]): void {
     this.room(6);
     const heights = cells.map(([s, x, w, strong, right]) =>
       this.text(s, x, w, { face: strong ? 'strong' : 'text', align: right ? 'right' : 'left' })
@@ -61,6 +61,8 @@ class Sheet {
     this.y += Math.max(...heights) + 0.7;
   }
 }
+
+type Cell = [text: string, x: number, width: number, strong?: boolean, right?: boolean];
 
 const ACROSS = 3;
 const PHOTO_W = 57;
@@ -135,9 +137,14 @@ export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<
   s.head('Results', 108, 88);
   for (const r of card.results)
     s.row([
-      [r.label, 108, 34],
-      [r.value, 142, 32, true, true],
-      [r.limits ? `${r.verdict}: ${r.limits}` : r.verdict, 174, 22]
+      [r.label, 108, 33],
+      // a finding in words is read from its left, a figure down its column
+      ...(r.verdict === '' && r.value.length > 20
+        ? [[r.value, 142, 54, true] as Cell]
+        : [
+            [r.value, 141, 30, true, true] as Cell,
+            [r.limits ? `${r.verdict}: ${r.limits}` : r.verdict, 173, 23] as Cell
+          ])
     ]);
   s.y += s.text('± is two standard uncertainties.', 108, 88, { size: 7.5, colour: SOFT }) + 2;
   if (card.parts.length || card.schools.length) {

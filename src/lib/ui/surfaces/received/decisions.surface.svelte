@@ -54,6 +54,28 @@
 {/if}
 
 <style>
+  td {
+    vertical-align: top;
+  }
+  /* on a phone a part is a block: its name, what was found, what that speaks for, and what is decided */
+  @media (max-width: 620px) {
+    thead {
+      display: none;
+    }
+    tr {
+      display: grid;
+      gap: 2px;
+      padding: 8px 0;
+      border-bottom: 1px solid var(--hair);
+    }
+    td {
+      border: 0;
+      padding: 0;
+    }
+    td:first-child {
+      font-weight: 640;
+    }
+  }
   h2 {
     margin: 12px 0 4px;
   }
