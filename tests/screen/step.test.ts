@@ -6,6 +6,7 @@ import ReadingLineField from '$lib/ui/job-view/ReadingLine.svelte';
 import Spine from '$lib/ui/job-view/Spine.svelte';
 import StatePanel from '$lib/ui/job-view/StatePanel.svelte';
 import WorkSurface from '$lib/ui/job-view/WorkSurface.svelte';
+import { runSheets } from '$core/sheets/index.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { DRIVE, measured, packed, planned } from '../support/drive-jobs.ts';
 import { away, button, plain, press, screen, withGeometry } from './support.ts';
@@ -37,6 +38,32 @@ async function work(job: PlayedJob, step: string | null) {
   await waitFor(() => expect(page.querySelector('.surface')!.textContent).not.toContain('Loading …'));
   return { ...on, page, told, text: () => plain(page) };
 }
+
+describe.each(runSheets.map((s) => s.id))('the sheet %s', (id) => {
+  it(
+    'is leafed through as fast as a key repeats, each drawing with its own step alone',
+    { timeout: 40_000 },
+    async () => {
+      const on = await work(new PlayedJob(engineWith(SHEET), id), null);
+      const failed = vi.fn();
+      window.addEventListener('error', failed);
+      process.on('unhandledRejection', failed);
+      try {
+        const steps = on.session.sheet.steps.map((s) => s.id);
+        for (const step of [...steps, ...steps.toReversed()]) {
+          await waitFor(() => expect(on.page.querySelector('.surface')!.textContent).not.toContain('Loading …'));
+          on.at(step);
+          await tick();
+          expect(on.page.querySelector('#step-in-hand')!.textContent).toContain(on.view.selected.step.title);
+        }
+      } finally {
+        window.removeEventListener('error', failed);
+        process.off('unhandledRejection', failed);
+      }
+      expect(failed).not.toHaveBeenCalled();
+    }
+  );
+});
 
 describe('a step in view', () => {
   it('says its phase, its finding as a headline and why it is done; cautions run in, with whom they defer to', async () => {

@@ -60,7 +60,7 @@ export function tapeDrawing(i: ScaleInput): ScaleDrawing {
     y: MARGIN + strips * 30 + 13,
     size: 3,
     anchor: 'start',
-    text: `tape for a rim of ${i.diameterMm} mm, ${mmPerDeg.toFixed(4)} mm a degree`
+    text: `tape for a rim of ${Number(i.diameterMm.toFixed(3))} mm, ${mmPerDeg.toFixed(4)} mm a degree`
   });
   return d;
 }

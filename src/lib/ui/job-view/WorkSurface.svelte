@@ -198,17 +198,20 @@
       />{/if}
 
     <div class="surface" data-surface={step.surface}>
-      {#if Here}
-        <Here {...given} />
-      {:else}
-        {#await loadSurface(step.surface)}
-          <p class="quiet small" role="status">Loading …</p>
-        {:then Part}
-          <Part {...given} />
-        {:catch}
-          <p role="alert">The drawing of this step could not be loaded; figures can be logged all the same.</p>
-        {/await}
-      {/if}
+      <!-- a drawing belongs to its step: none may be shown the next step while its own part is still being fetched -->
+      {#key step.id}
+        {#if Here}
+          <Here {...given} />
+        {:else}
+          {#await loadSurface(step.surface)}
+            <p class="quiet small" role="status">Loading …</p>
+          {:then Part}
+            <Part {...given} />
+          {:catch}
+            <p role="alert">The drawing of this step could not be loaded; figures can be logged all the same.</p>
+          {/await}
+        {/if}
+      {/key}
     </div>
 
     {#each remarks as r (r.id)}<p class="remark">“{r.text}” <span class="quiet small">{r.by.name}</span></p>{/each}

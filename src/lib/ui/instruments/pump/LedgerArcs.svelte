@@ -45,7 +45,7 @@
 </script>
 
 <figure>
-  <svg class="drawing" viewBox="0 0 340 236" role="group" aria-label="Ledger: pump setting and gear offset, {says}">
+  <svg class="drawing" viewBox="-14 0 368 236" role="group" aria-label="Ledger: pump setting and gear offset, {says}">
     {#each marks as m (m)}{@const a = at(m, R + 8)}{@const b = at(m, R + 16)}{@const t = at(m, R + 30)}
       <path d="M{a.x} {a.y}L{b.x} {b.y}" class="thin" /><text x={t.x} y={t.y + 4} class="label" text-anchor="middle"
         >{m}°</text
