@@ -269,6 +269,24 @@ function read(job: PlayedJob, step: Step): void {
       job.say(job.reading(step.id, s.slot, text, BY_GAUGE[s.slot]));
 }
 
+describe('words that must fit what the hands do', () => {
+  it.each(['plunger-lift', 'locked-offset', 'rotary-lock'])('%s speaks of injectors, not of plugs', (id) => {
+    const sheet = runSheets.find((s) => s.id === id)!;
+    expect(sheet.words.flags['plugs-out']).toMatchObject({ on: 'injectors out', off: 'injectors in', danger: false });
+    const said = sheet.steps.map((s) => `${s.title} ${s.say} ${s.accept}`).join(' ');
+    expect(said.replaceAll('plugs or injectors', '')).not.toMatch(/\b(spark )?plugs (out|in|back)\b/);
+  });
+  it('no step that turns the engine by power tells to keep the battery off', () => {
+    const said = runSheets.flatMap((s) =>
+      s.steps
+        .filter((x) => x.acts.some((a) => a === 'cranks-by-power' || a === 'starts'))
+        .flatMap((x) => x.hazards.map((h) => `${s.id} ${x.id}: ${h}`))
+    );
+    expect(said.length).toBeGreaterThan(20);
+    expect(said.filter((x) => x.endsWith('inadvertent-start'))).toEqual([]);
+  });
+});
+
 describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (id, sheet) => {
   const VALUES = id === 'two-stroke' ? { ...FULL, cycle: 'two-stroke' } : FULL;
   it.each([

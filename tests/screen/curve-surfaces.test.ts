@@ -250,7 +250,9 @@ describe('a sweep as it is read', () => {
       earlier: { float: { value: 0.165, u: 0.012, at: '2026-01-02T00:00:00Z', output: null } }
     };
     const on = await surface(new PlayedJob(engine, 'strobe-timing'), 'steady');
-    expect(on.text()).toMatch(/wander by up to 1\.\d\d°/);
+    expect(on.text()).toMatch(
+      /may wander by 1\.\d\d° through the play of float and backlash as measured on 2 Jan 2026/
+    );
   });
 });
 

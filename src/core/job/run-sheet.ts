@@ -129,6 +129,8 @@ export interface SheetPlan {
   reference?: string;
   /** the slot by which a job decides otherwise */
   referenceSlot?: string;
+  /** states that are called otherwise on this sheet: on a diesel injectors come out, and no plugs */
+  calls?: Readonly<Record<string, Pick<FlagWords, 'on' | 'off'>>>;
   /** the run sheet that follows on this one */
   next?: string;
   /** what an engine must be for this sheet to be offered; left out: any */

@@ -121,7 +121,7 @@ export const bleeding = sheet({
       tools: ['flare spanner', 'rags', 'face shield'],
       minutes: 10,
       helper: 'yes',
-      hazards: ['hp-fuel', 'fuel-fire', 'rotating', 'inadvertent-start'],
+      hazards: ['hp-fuel', 'fuel-fire', 'rotating', 'first-start'],
       sets: ['fuel-bled'],
       clears: ['lines-loose', 'battery-isolated'],
       needs: ['low-bled', 'stop-proved', 'vehicle-secured'],

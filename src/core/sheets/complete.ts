@@ -23,6 +23,7 @@ export function complete(
     Object.keys(d.schools ?? {}).some((x) => schools.has(x)) ||
     Object.keys(m?.slots ?? {}).some((x) => slots.has(x));
   const flags: Record<string, FlagWords> = Object.assign({}, ...manifests.map((m) => m.flags));
+  for (const [flag, called] of Object.entries(plan.calls ?? {})) flags[flag] = { ...flags[flag]!, ...called };
   return {
     ...plan,
     steps,

@@ -15,6 +15,7 @@ export const lockedOffset = sheet({
   title: 'Fit a locked pump with a gear offset',
   short: 'locked pump, offset gear',
   fits: [BY_PUMP],
+  calls: { 'plugs-out': { on: 'injectors out', off: 'injectors in' } },
   begins: [],
   reference: 'gearOffsetBtdc',
   referenceSlot: 'offset-decided',

@@ -12,6 +12,7 @@ export const plungerLift = sheet({
   title: 'Time an inline pump by plunger lift',
   short: 'pump by plunger lift',
   fits: [BY_PUMP],
+  calls: { 'plugs-out': { on: 'injectors out', off: 'injectors in' } },
   begins: ['pump-on'],
   reference: 'pumpBtdc',
   next: 'bleeding',

@@ -11,6 +11,7 @@ export const rotaryLock = sheet({
   title: 'Fit a rotary pump locked at the start of injection',
   short: 'rotary pump, locked',
   fits: [BY_PUMP],
+  calls: { 'plugs-out': { on: 'injectors out', off: 'injectors in' } },
   begins: [],
   reference: 'pumpBtdc',
   next: 'bleeding',

@@ -291,7 +291,7 @@ export const shaftInPlace = sheet({
       phase: IN,
       title: 'Rings centred in grease',
       say: 'Slide the rings down a guide rod on to their seat, heavy grease between, and look with a lamp.',
-      why: 'A ring that lies cocked ends the job.',
+      why: 'A ring that lies cocked is crushed, and the case has to be split after all.',
       accept: 'Concentric and flat, as many as were counted.',
       ifSkipped: 'The shaft sits high, or a ring falls.',
       tools: ['guide rod', 'lamp', 'grease'],

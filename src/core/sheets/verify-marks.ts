@@ -9,6 +9,7 @@ export const verifyMarks = sheet({
   id: 'verify-marks',
   title: 'Verify the mark, make marks and tape',
   short: 'verify mark, make scale',
+  calls: { 'plugs-out': { on: 'plugs or injectors out', off: 'plugs or injectors in' } },
   begins: [],
   steps: [
     engine.intake({

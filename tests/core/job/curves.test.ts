@@ -303,17 +303,23 @@ describe('lobes, vacuum, scatter', () => {
     expect(job.state.work.vacuum.hold!.rule).toBe(true);
   });
   it('hold scatter against what the last measured float explains', () => {
-    const engine = {
-      ...engineWith({ ...CURVE, helixDeg: '41', gearPitchMm: '31', backlashMm: '0.08' }),
+    const on = (values: Record<string, string>) => ({
+      ...engineWith({ ...CURVE, helixDeg: '41', gearPitchMm: '31', ...values }),
       earlier: { float: { value: 0.165, u: 0.012, at: '2026-01-02T00:00:00Z', output: null } }
-    };
-    const job = new PlayedJob(engine, 'strobe-timing');
+    });
+    const job = new PlayedJob(on({ backlashMm: '0.08' }), 'strobe-timing');
     job.read('steady', 'spread-rpm', '1500');
     job.read('steady', 'spread', '1.5');
-    expect(headline(job, 'steady')).toContain('float and backlash explain up to 1.7°');
+    expect(headline(job, 'steady')).toContain('the play of float and backlash explains up to 1.7°');
     job.read('steady', 'spread-rpm', '2500');
     job.read('steady', 'spread', '4');
-    expect(headline(job, 'steady')).toContain('more than float and backlash explain');
+    expect(headline(job, 'steady')).toContain('more than the play of float and backlash explains');
+    // a backlash that nobody gave is not taken as none without a word
+    const bare = new PlayedJob(on({ scatterMaxDeg: '2' }), 'strobe-timing');
+    bare.read('steady', 'spread-rpm', '1500');
+    bare.read('steady', 'spread', '4');
+    expect(headline(bare, 'steady')).toContain('scatters by 4.0° (2° may be), more than the float alone');
+    expect(headline(bare, 'steady')).toContain('backlash not on the data sheet');
   });
   it('reads the band of a data sheet, and says which point is wrong', async () => {
     const { parseSheetValue } = await import('$core/sheets/data-sheet.ts');

@@ -9,11 +9,11 @@ import { knockFinding, knockOpen, knockWork } from './knock-work.ts';
 import { lobesFinding, lobesWork } from './lobes-work.ts';
 import { modelError, recurveWork } from './recurve-work.ts';
 import { TOTAL_ABOVE } from './rules.ts';
-import { scatterWork } from './scatter-work.ts';
+import { scatterWork, type DriveWander } from './scatter-work.ts';
 import { settle } from './settle.ts';
 import { sweepWork } from './sweep-work.ts';
 import { vacuumFinding, vacuumWork } from './vacuum-work.ts';
-import { choiceOf, type CurvesVocabulary } from './vocabulary.ts';
+import { choiceOf, numberOf, type CurvesVocabulary } from './vocabulary.ts';
 import { recurveHeadline, recurveOpen, sweepHeadline, sweepOpen, targetsHeadline } from './words.ts';
 import type { CurvesContext, CurvesState } from './works.ts';
 
@@ -84,8 +84,13 @@ export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
 };
 
 /** What float and backlash let the timing wander: by this job's float, else by the last that was measured. */
-function wander(c: CurvesContext): { deg: number; from: string } | null {
+function wander(c: CurvesContext): DriveWander | null {
   const float = c.engine.earlier?.['float'];
   const w = float ? wanderOf(c.engine, float.value) : null;
-  return w ? { deg: w.totalCrankDeg, from: `the float measured on ${float!.at.slice(0, 10)}` } : null;
+  // a backlash that nobody gave is none of the sum, and is said to be missing from it
+  const by =
+    numberOf(c.engine, 'backlashMm') === undefined
+      ? 'the float alone, its backlash not on the data sheet,'
+      : 'the play of float and backlash';
+  return w ? { deg: w.totalCrankDeg, by, at: float!.at } : null;
 }

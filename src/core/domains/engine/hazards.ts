@@ -17,7 +17,7 @@ export const hazards = {
   },
   'pinch-plughole': {
     title: 'Fingers stay out of the plug hole.',
-    text: 'Feel outside only and by hand turning; otherwise a gauge or whistle.',
+    text: 'Feel for air outside the hole, and only while it is turned by hand; otherwise use a gauge or whistle.',
     defer: 'the maker\u2019s data'
   },
   pinch: {
@@ -32,7 +32,7 @@ export const hazards = {
   },
   'hv-ignition': {
     title: 'High voltage.',
-    text: 'Isolate, ground the leads, use insulated pliers; whoever wears a pacemaker keeps away.',
+    text: 'Isolate and ground before a lead is handled, pull with insulated pliers; whoever wears a pacemaker keeps away.',
     defer: 'occupational health advice'
   },
   battery: {

@@ -21,10 +21,10 @@ export const rules: Rule<EngineVocabulary['flag']>[] = [
     off: ['plugs-out'],
     where: [{ chosen: 'bar-on', is: 'nose' }],
     bar: 'Bar on the nose bolt, plugs in: do not turn back',
-    never: 'Turn the crank backward by its nose bolt with the plugs in.',
+    never: 'Turn the crank backward by its nose bolt with plugs or injectors in.',
     because: 'The bolt unscrews or strips.',
-    first: 'plugs out, or a socket on the crank or a bar at the flywheel instead of the bolt',
-    ifItHappened: 'Stop, bring the bolt to its torque, take the plugs out, use socket or flywheel.',
+    first: 'plugs or injectors out, or a socket on the crank or a bar at the flywheel instead of the bolt',
+    ifItHappened: 'Stop, bring the bolt to its torque, take plugs or injectors out, use socket or flywheel.',
     harm: 'machine',
     forbids: ['turns-back'],
     loses: []

@@ -72,7 +72,7 @@ export const barOn = (u: Use): Step =>
   step(
     {
       title: 'Barring tool on',
-      say: 'Fit a crank socket or flywheel bar; the nose bolt only forward and with the plugs out.',
+      say: 'Fit a crank socket or flywheel bar; the nose bolt only forward, and with plugs or injectors out.',
       why: 'Slow turning without harm to the crank nose.',
       accept: 'It turns the crank without slip and its swing is clear.',
       ifSkipped: 'The bolt loosens or strips, and the mark is passed.',

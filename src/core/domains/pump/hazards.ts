@@ -3,7 +3,7 @@ import type { HazardWords } from '../../job/run-sheet.ts';
 /** What hurts at an injection pump, beside the usual. */
 export const hazards = {
   'hp-fuel': {
-    title: 'Fuel under pressure enters skin: it looks small and is grave.',
+    title: 'Fuel under pressure goes through skin: the wound looks small and is grave.',
     text: 'Face shield and gloves, unions shielded, leaks looked for with paper, nothing tightened under pressure.',
     defer: 'emergency care at once if it happened; injection work as licensed'
   },

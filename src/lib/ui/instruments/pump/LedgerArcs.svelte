@@ -41,7 +41,15 @@
   };
   const clamp = (d: number) => Math.max(-10, Math.min(40, Math.round(d * 10) / 10));
   const marks = $derived(Array.from({ length: Math.floor(most / 5) + 1 }, (_, k) => 5 * k));
-  const says = $derived(`${offset.toFixed(1)}° of offset, together ${total.toFixed(2)}° before TDC`);
+  const open = $derived([
+    ...(lockBtdc === null ? ['the pump’s setting'] : []),
+    ...(offsetBtdc === null && tried === null ? ['the offset of its gear'] : [])
+  ]);
+  const says = $derived(
+    open.length
+      ? `still to come: ${open.join(' and ')}`
+      : `${offset.toFixed(1)}° of offset, together ${total.toFixed(2)}° before TDC`
+  );
 </script>
 
 <figure>
@@ -86,10 +94,11 @@
     <text x={at(0).x + 6} y={at(0).y + 20} class="label end">TDC</text>
   </svg>
   <figcaption>
-    {lock}° + {offset.toFixed(1)}° = <b>{total.toFixed(2)}° before TDC</b>{#if short !== null},
-      {Math.abs(short) < 0.05
-        ? 'as wanted'
-        : `${Math.abs(short).toFixed(2)}° ${short > 0 ? 'short of' : 'beyond'} the ${targetBtdc}° wanted`}{/if}.
+    {#if open.length}Still to come: {open.join(' and ')}.{:else}
+      {lock}° + {offset.toFixed(1)}° = <b>{total.toFixed(2)}° before TDC</b>{#if short !== null},
+        {Math.abs(short) < 0.05
+          ? 'as wanted'
+          : `${Math.abs(short).toFixed(2)}° ${short > 0 ? 'short of' : 'beyond'} the ${targetBtdc}° wanted`}{/if}.{/if}
   </figcaption>
 </figure>
 

@@ -36,7 +36,11 @@
   const hands = $derived(dialHands(shown.mm, perRevMm));
   const rise = $derived(Math.min(46, shown.mm * 11));
   const camDeg = $derived((along - LEAST) * 2.2 - 70);
-  const says = $derived(`${text(shown.mm)} of lift, ${hands.turns} whole turns of the dial`);
+  /** nothing was read and no chart is known: then no lift is written either */
+  const empty = $derived(points.length < 2 && resting === null);
+  const says = $derived(
+    empty ? 'no lift known yet' : `${text(shown.mm)} of lift, ${hands.turns} whole turns of the dial`
+  );
   const grip: Grip = {
     drag: (at, from) => turn((at.x - from.x) / 6),
     take: () => void (held = along),
@@ -83,7 +87,7 @@
       <text x="80" y={y + 4} class="label end">{text(wantedMm)} wanted</text>
     {/if}
     <path d="M144 {146 - rise}H170" class="line" />
-    <text x="174" y={150 - rise} class="value">{text(shown.mm)}</text>
+    {#if !empty}<text x="174" y={150 - rise} class="value">{text(shown.mm)}</text>{/if}
     <!-- roller and cam -->
     <circle cx="130" cy={roller} r="10" class="body" />
     <g

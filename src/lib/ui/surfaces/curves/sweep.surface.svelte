@@ -67,7 +67,7 @@
   <p class="note">
     {work.scatter.explainedDeg === null
       ? 'What float and backlash explain is not known: no float was measured on this engine, or the gear is not on its data sheet.'
-      : `Float and backlash let the timing wander by up to ${work.scatter.explainedDeg.toFixed(2)}°, by ${work.scatter.explainedFrom}.`}
+      : `The timing may wander by ${work.scatter.explainedDeg.toFixed(2)}° through ${work.scatter.explainedBy} as measured on ${dateText(work.scatter.explainedAt!, prefs)}.`}
   </p>
 {:else}
   <div class="beside">

@@ -13,9 +13,9 @@
 
 <div class="beside" style="--second: 1fr">
   <div>
-    <p class="big" class:out={left > 0} role="status">
-      {rows.length - left} of {rows.length} off
-    </p>
+    {#if rows.length}<p class="big" class:out={left > 0} role="status">
+        {rows.length - left} of {rows.length} off
+      </p>{/if}
     <Readings {session} {stepId} {line} {prefs} {onamend} />
     {#if missing !== null && missing !== 0}
       <p class="big out" role="alert">{missing > 0 ? `${missing} missing` : `${-missing} too many`}</p>
