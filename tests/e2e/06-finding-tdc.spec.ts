@@ -50,7 +50,9 @@ test('two-sided by dial: the third pair settles it, and the ring is found to hav
   await page.keyboard.press('d');
   await expect(head(page)).toContainText('Take dial and probe out');
   await page.keyboard.press('d');
-  await expect(head(page)).toHaveText('The mark has moved 1.1° since 2025-05-19: the damper’s ring may have slipped');
+  await expect(head(page)).toHaveText(
+    'The mark has moved 1.1° since it was last proved: the damper’s ring may have slipped'
+  );
   await expect(page.getByRole('main')).toContainText('The job of 19 May 2025 found 1.58° early');
   await expect(page.getByRole('main')).toContainText('3.8 mm along the rim');
   await page.keyboard.press('d');

@@ -122,7 +122,7 @@ describe('the mark against earlier jobs', () => {
     expect(job.state.work.mark!.since).toMatchObject({ moved: true });
     expect(job.state.work.mark!.since!.movedByDeg).toBeCloseTo(1.1667, 4);
     expect(crankWords.markFinding(job.state.work.mark!)).toBe(
-      'The mark has moved 1.2° since 2025-05-19: the damper\u2019s ring may have slipped'
+      'The mark has moved 1.2° since it was last proved: the damper\u2019s ring may have slipped'
     );
   });
   it('does not when it is within them', () => {

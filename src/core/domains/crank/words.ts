@@ -2,7 +2,7 @@ import { mod, wrap180 } from '../../numerics/angles.ts';
 import { slackTaken, crankPlan, type CrankPlan, type PlanStep } from '../../calculations/crank/crank-plan.ts';
 import type { Dwell } from '../../calculations/tdc/tdc-dwell.ts';
 import { cycleDegOf, type Engine } from '../../engine/engine.ts';
-import { degText, plusMinus, turnWord, type LengthText } from '../../job/texts.ts';
+import { degText, turnWord, type LengthText } from '../../job/texts.ts';
 import { formatTiming } from '../../units/format.ts';
 import type { CrankPlace } from './crank-place.ts';
 import type { MarkError } from './mark-work.ts';
@@ -132,7 +132,7 @@ export function passedText(pastDeg: number, school: string, backlashDeg: number)
 /** What the mark is worth, in a sentence. */
 export function markFinding({ errorDeg, uDeg, since }: MarkError): string {
   if (since?.moved)
-    return `The mark has moved ${Math.abs(since.movedByDeg).toFixed(1)}° since ${since.earlier.at.slice(0, 10)}: the damper\u2019s ring may have slipped`;
+    return `The mark has moved ${Math.abs(since.movedByDeg).toFixed(1)}° since it was last proved: the damper\u2019s ring may have slipped`;
   if (Math.abs(errorDeg) <= 2 * uDeg) return 'The mark agrees with true TDC, as far as can be seen';
   return `The mark stands ${Math.abs(errorDeg).toFixed(1)}° ${errorDeg > 0 ? 'early' : 'late'}: take that off every reading`;
 }
@@ -141,6 +141,6 @@ export function markFinding({ errorDeg, uDeg, since }: MarkError): string {
 export function dwellText(d: Dwell, len: LengthText): string {
   const flat = `This dial sees nothing move over ${degText(d.dwellDeg)} about the top.`;
   if (d.recommended)
-    return `${flat} Read at ${len(d.recommended.dropMm, 2)} down (${d.recommended.angleDeg}° before): a pair then reaches ${plusMinus(d.recommended.uDeg)}°.`;
+    return `${flat} Read at ${len(d.recommended.dropMm, 2)} down (${d.recommended.angleDeg}° before): there the dial moves enough.`;
   return `${flat} ${d.reason === 'wheel-too-coarse' ? 'The wheel is too coarse for a good pair at any depth.' : 'The dial is too coarse: take a finer one or a positive stop.'}`;
 }

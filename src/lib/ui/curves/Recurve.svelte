@@ -12,6 +12,7 @@
   import { toldApart } from '$core/domains/curves/prediction-band.ts';
   import { ghostOf, picture, predictedBand, predictedPoints } from './curve-series.ts';
   import { Matcher } from './matcher.svelte.ts';
+  import { dateText, type Clock } from '../../reader/dates.ts';
   import SpringSearch from './SpringSearch.svelte';
   import type { TargetHand } from './target.svelte.ts';
   import Springs from '../instruments/springs/Springs.svelte';
@@ -24,10 +25,11 @@
     work: RecurveWork;
     stock: StockItem[];
     hand: TargetHand;
+    clock: Clock;
     height?: number;
     ontake?: ((m: Match) => void) | undefined;
   }
-  let { engine, sweep, work, stock, hand, height = 360, ontake }: Props = $props();
+  let { engine, sweep, work, stock, hand, clock, height = 360, ontake }: Props = $props();
   const input = $derived(matchInput(work, sweep?.baseline, stock, hand.points));
   const matcher = new Matcher();
   /** the springs on their plate lie below the curve: a page stands sooner without them, and nothing in them works before */
@@ -201,7 +203,7 @@
       </p>
       <p>
         {trust
-          ? `The last prediction for this engine missed by ${trust.rmsDeg.toFixed(1)}° rms (${trust.at.slice(0, 10)}).`
+          ? `The last prediction for this engine missed by ${trust.rmsDeg.toFixed(1)}° rms (${dateText(trust.at, clock)}).`
           : 'No prediction for this engine has been measured against yet.'}
       </p>
     </div>

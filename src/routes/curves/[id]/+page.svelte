@@ -61,7 +61,15 @@
     </div>
     {#if shown === 'curve'}
       {#if work}
-        <Recurve engine={data.engine} {sweep} work={work.recurve} stock={data.stock} {hand} height={430} />
+        <Recurve
+          engine={data.engine}
+          {sweep}
+          work={work.recurve}
+          stock={data.stock}
+          {hand}
+          clock={data.prefs}
+          height={430}
+        />
         <div class="tables">
           {#if sweep}<section aria-label="Measured points">
               <h2>Measured</h2>

@@ -4,7 +4,7 @@
   import Recurve from '../../curves/Recurve.svelte';
   import { TargetHand } from '../../curves/target.svelte.ts';
 
-  let { session, stepId }: SurfaceProps = $props();
+  let { session, stepId, prefs }: SurfaceProps = $props();
   const work = $derived(session.state.work);
   const hand = new TargetHand(() => session.state.work.recurve.target);
 
@@ -27,6 +27,7 @@
   work={work.recurve}
   stock={session.stock}
   {hand}
+  clock={prefs}
   height={225}
   ontake={take}
 />
