@@ -83,7 +83,7 @@ export const shaftInPlace = sheet({
       id: 'decide',
       phase: PROVE,
       title: 'In place, split, or live with it',
-      say: 'Weigh the three ways; without the shaft\u2019s parts list, tools and patience choose another one.',
+      say: 'Weigh the three ways. Without the shaft\u2019s parts list, its tools and the time for it, never draw the shaft in place: open the case, or live with it.',
       why: 'A ring that jams at the gear ruins it, and then the case is split after all.',
       accept: 'The number of rings is known, flange and seal can be replaced, and a split is accepted.',
       ifSkipped: 'The choice is made by the first thing that jams.',

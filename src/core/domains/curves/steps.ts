@@ -121,7 +121,7 @@ export const targetsSet = (u: Use): Step =>
   step(
     {
       title: 'Target set',
-      say: 'Say what the engine pulls, burns and is for; then take the middle of the limits as target, or drag it where you want it.',
+      say: 'Say what it pulls and burns; then take the middle of the limits as target, or drag it.',
       why: 'Figures before parts; the limits are the data sheet\u2019s, a rule of thumb is only that.',
       accept: 'Initial and advance together below the total limit.',
       ifSkipped: 'The wrong stop with the right springs.',

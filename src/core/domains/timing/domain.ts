@@ -107,8 +107,9 @@ function timingFigure(state: TimingState, { step }: StepView) {
   ];
 }
 
-/** A step of this job turns the housing both ways, and it was not done. */
+/** The housing stands where it fires, and a step of this job that turns it both ways was not done; before that there is nothing to turn. */
 const roomOpen = (c: TimingContext): boolean =>
+  holds(c.r, 'housing-indexed') &&
   !holds(c.r, 'housing-room-ok') &&
   c.sheet.steps.some(
     (s) =>

@@ -4,28 +4,56 @@
   import type { JobSession } from '../job/session.svelte.ts';
 
   /** What a step asks and is answered with one of a few words; each answer is an event, the last one counts. */
-  let { session, choices }: { session: JobSession; choices: StepChoice[] } = $props();
+  interface Props {
+    session: JobSession;
+    choices: StepChoice[];
+    /** a drawing stands below: once all is answered the answers are one line, and the drawing has its place */
+    above?: boolean;
+  }
+  let { session, choices, above = false }: Props = $props();
   const chosen = (c: StepChoice) =>
     session.state.replayed.chosen.get(c.id) ?? (c.field ? choiceOf(session.engine, c.field) : undefined);
+  const label = (c: StepChoice) => c.options.find((o) => o.id === chosen(c))?.label;
+  const answered = $derived(choices.every((c) => label(c) !== undefined));
 </script>
 
-<div class="choices">
-  {#each choices as c (c.id)}
-    <fieldset>
-      <legend>{c.question}</legend>
-      <div class="row">
-        {#each c.options as o (o.id)}
-          <button
-            aria-pressed={chosen(c) === o.id}
-            onclick={() => session.say({ kind: 'choose', school: c.id, option: o.id })}>{o.label}</button
-          >
-        {/each}
-      </div>
-    </fieldset>
-  {/each}
-</div>
+{#snippet groups()}
+  <div class="choices">
+    {#each choices as c (c.id)}
+      <fieldset>
+        <legend>{c.question}</legend>
+        <div class="row">
+          {#each c.options as o (o.id)}
+            <button
+              aria-pressed={chosen(c) === o.id}
+              onclick={() => session.say({ kind: 'choose', school: c.id, option: o.id })}>{o.label}</button
+            >
+          {/each}
+        </div>
+      </fieldset>
+    {/each}
+  </div>
+{/snippet}
+
+{#if above && answered}
+  <details>
+    <summary
+      >{#each choices as c, k (c.id)}{k ? ' · ' : ''}{c.question} <b>{label(c)}</b>{/each}</summary
+    >
+    {@render groups()}
+  </details>
+{:else}{@render groups()}{/if}
 
 <style>
+  details {
+    margin: 0 0 10px;
+  }
+  summary {
+    min-height: 32px;
+    padding: 4px 0;
+    font-size: var(--t2);
+    cursor: pointer;
+  }
   fieldset {
     margin: 0 0 10px;
   }
