@@ -35,6 +35,7 @@ function wholeFit(o: {
     { read: o.rotor, step: 'tooth', slot: 'rotor' },
     ...done('tooth', 'index', 'power-off', 'room', 'snug'),
     { fact: 'pinned', is: false },
+    { fact: 'camFresh', is: false },
     ...done('cap', 'leads', 'two-turns', 'prime'),
     ...(o.vacuum ? done('hose') : []),
     ...done('strobe-on', 'off', 'sweep', 'start'),

@@ -73,11 +73,13 @@ const setHousing: Step[] = [
 const prove: Step[] = [
   distributor.twoTurns({ id: 'two-turns', phase: PROVE }),
   distributor.oilPrimed({ id: 'prime', phase: PROVE }),
+  engine.runInPlanned({ id: 'run-in-plan', phase: PROVE }),
   timing.hoseOff({ id: 'hose', phase: PROVE }),
   timing.strobeOn({ id: 'strobe-on', phase: PROVE }),
   crank.toolsOff({ id: 'off', phase: PROVE }),
   timing.nothingLeft({ id: 'sweep', phase: PROVE }),
   timing.firstStart({ id: 'start', phase: PROVE }),
+  engine.runIn({ id: 'run-in', phase: PROVE }),
   timing.strobeInitial({ id: 'strobe', phase: PROVE }),
   timing.clampFinal({ id: 'clamp-final', phase: PROVE }),
   timing.hoseOn({ id: 'hose-on', phase: PROVE }),

@@ -262,6 +262,34 @@ describe('oil that may have run dry', () => {
   });
 });
 
+describe('a fresh camshaft', () => {
+  const running = (fresh: boolean) => {
+    const job = new PlayedJob(engineWith(SHEET), 'fit-from-scratch');
+    job.say({ kind: 'fact', fact: 'camFresh', value: fresh });
+    for (const flag of ['engine-running', 'strobe-connected', 'clamp-snug', 'oil-pressure-up'])
+      job.say({ kind: 'say', flag, on: true, seen: 'by both of us' });
+    return job;
+  };
+  it('is never read at idle before it is run in by its plan, and is led there', () => {
+    const job = running(true);
+    expect(job.view('run-in-plan').state).toBe('open');
+    job.read('strobe', 'strobe', '7b');
+    const refused = job.tryTo({ kind: 'done', step: 'strobe' });
+    expect(refused.ok).toBe(false);
+    expect(!refused.ok && refused.error.message).toContain('Never idle a fresh cam or gear for long');
+    expect(!refused.ok && refused.error.message).toContain('the run-in plan of whoever made the camshaft');
+    expect(job.state.raised.map((r) => r.id)).toContain('IL.81');
+    job.done('run-in');
+    expect(job.state.flags.has('cam-fresh')).toBe(false);
+    expect(job.state.raised.map((r) => r.id)).not.toContain('IL.81');
+  });
+  it('that is run in already asks for no plan', () => {
+    const job = running(false);
+    expect([job.view('run-in-plan').state, job.view('run-in').state]).toEqual(['not-needed', 'not-needed']);
+    expect(job.state.raised.map((r) => r.id)).not.toContain('IL.81');
+  });
+});
+
 describe('another distributor compared with the one that was in', () => {
   const VALUES = { ...SHEET, shankWithinMm: '0.2', seatWithinMm: '0.3', tangWithinMm: '0.5', heightWithinMm: '6' };
   const ALIKE: [string, string, string][] = [

@@ -21,7 +21,7 @@ export const sealOn = (u: Use): Step =>
   step(
     {
       title: 'Seal on, gear wet',
-      say: 'Clean both faces, fit a fresh seal the right way up, wet gear and shank.',
+      say: 'Clean both faces, fit a fresh seal the right way up, wet gear and shank; a fresh gear or camshaft gets the lubricant its maker asks for.',
       why: 'A leak or a dry start is avoidable here.',
       accept: 'Seal undamaged, of the thickness used in the sums.',
       ifSkipped: 'Oil leak, scuffed gear, another depth than worked out.',

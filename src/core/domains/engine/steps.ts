@@ -1,4 +1,4 @@
-import type { Step } from '../../job/run-sheet.ts';
+import type { OnlyIf, Step } from '../../job/run-sheet.ts';
 import type { Use } from '../../job/vocabulary.ts';
 import { step } from './vocabulary.ts';
 
@@ -94,6 +94,49 @@ export const barOn = (u: Use): Step =>
           ]
         }
       ]
+    },
+    u
+  );
+
+const FRESH: OnlyIf = {
+  fact: 'camFresh',
+  question: 'Is the camshaft, or a gear that runs with it, fresh and still to be run in?',
+  yes: 'Fresh',
+  no: 'Run in already',
+  flag: 'cam-fresh'
+};
+
+/** What a fresh camshaft or gear asks for is in hand before it fires, since it must not idle while somebody looks for it. */
+export const runInPlanned = (u: Use): Step =>
+  step(
+    {
+      title: 'Run-in plan in hand',
+      say: 'Write down the speed, the timing and the time that the camshaft\u2019s maker asks for, and see its lubricant on lobes and gear.',
+      why: 'Its first minutes decide how long it lasts, and there is no time to read then.',
+      accept: 'Plan at the controls, lubricant seen.',
+      ifSkipped: 'It idles while the plan is looked for, and its faces suffer.',
+      tools: ['the maker\u2019s run-in plan', 'run-in lubricant'],
+      minutes: 5,
+      onlyIf: FRESH
+    },
+    u
+  );
+
+export const runIn = (u: Use): Step =>
+  step(
+    {
+      title: 'Run in by its plan',
+      say: 'As soon as it fires and oil pressure is up, raise it to the speed of the plan and hold it there for its time; never let it idle before. Then idle it, and look at the oil for metal.',
+      why: 'Fresh faces bed in at speed, and are scuffed at idle.',
+      accept: 'Time and speed as planned, no metal in the oil.',
+      ifSkipped: 'A camshaft ruined in its first quarter of an hour.',
+      tools: ['clock', 'tachometer'],
+      minutes: 25,
+      helper: 'yes',
+      hazards: ['exhaust', 'noise', 'rotating', 'hot-surface', 'oil-starve'],
+      needs: ['engine-running'],
+      clears: ['cam-fresh'],
+      onlyIf: FRESH
     },
     u
   );

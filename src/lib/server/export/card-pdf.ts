@@ -126,12 +126,17 @@ export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<
     ) + 3;
   const top = s.y;
   s.head('Worked to', LEFT, 86);
-  for (const l of card.limits)
+  for (const l of card.limits) {
+    const given = givenText(l.field, l.value);
+    const table = given.length > 26;
     s.row([
       [l.field.label, LEFT, 42],
-      [givenText(l.field, l.value), LEFT + 42, 21, true, true],
+      ...(table ? [] : [[given, LEFT + 42, 21, true, true] as Cell]),
       [l.value.source, LEFT + 65, 21]
     ]);
+    // a row of points has no room in a column of figures
+    if (table) s.row([[given, LEFT + 4, 82, true]]);
+  }
   const left = s.y;
   s.y = top;
   s.head('Results', 108, 88);
