@@ -213,6 +213,42 @@ describe('the plain shape behind a curve', () => {
     expect(good(curveFit({ points: plain, maxRamps: 2 }))).toMatchObject({ ramps: 1 });
   });
 
+  it('finds in hundreds of points, searched as means of neighbours, the least squares of all of them', () => {
+    const shape = [
+      { rpm: 800, deg: 8 },
+      { rpm: 1700, deg: 21 },
+      { rpm: 3100, deg: 30 }
+    ];
+    const on = (knots: typeof shape, rpm: number) =>
+      interpolate(
+        knots.map((k) => k.rpm),
+        knots.map((k) => k.deg),
+        rpm
+      );
+    // an even spread of reading error that repeats with no period of the groups
+    const points = Array.from({ length: 601 }, (_, k) => {
+      const rpm = 600 + 5.7 * k;
+      return { rpm, deg: on(shape, rpm) + 0.4 * Math.sin(7.31 * k) };
+    });
+    const fit = good(curveFit({ points, maxRamps: 2 }));
+    expect(fit.ramps).toBe(2);
+    for (const [k, knot] of fit.knots.entries()) {
+      expect(Math.abs(knot.rpm - shape[k]!.rpm)).toBeLessThan(25);
+      expect(Math.abs(knot.deg - shape[k]!.deg)).toBeLessThan(0.2);
+    }
+    const rss = (knots: typeof shape) => points.reduce((t, p) => t + (p.deg - on(knots, p.rpm)) ** 2, 0);
+    const least = rss(fit.knots);
+    expect(Math.sqrt(least / points.length)).toBeCloseTo(fit.rmsDeg, 9);
+    // no small move of any knot makes it better
+    for (const k of [0, 1, 2])
+      for (const [by, of] of [
+        [2, 'rpm'],
+        [-2, 'rpm'],
+        [0.02, 'deg'],
+        [-0.02, 'deg']
+      ] as const)
+        expect(rss(fit.knots.map((n, j) => (j === k ? { ...n, [of]: n[of] + by } : n)))).toBeGreaterThan(least);
+  });
   it('refuses points at one speed and too few of them', () => {
     expect(curveFit({ points: Array.from({ length: 7 }, () => ({ rpm: 900, deg: 1 })), maxRamps: 2 })).toMatchObject({
       ok: false
