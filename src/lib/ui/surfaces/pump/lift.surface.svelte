@@ -70,7 +70,7 @@
           </dd>{/if}
         {#if w.timing.verdict}<dt>Limits</dt>
           <dd>{timingLimits(limits.min, limits.max)}</dd>{/if}{/if}
-      {#if w.zero && w.zero.n > 1}<dt>Zero repeats within</dt>
+      {#if w.zero && w.zero.n > 1}<dt>Zero within</dt>
         <dd>{lengthPm(len, w.zero.spreadMm, w.zero.u)}</dd>{/if}
       {#if w.lift}<dt>Lift</dt>
         <dd>{lengthPm(len, w.lift.mm, w.lift.u)}</dd>{/if}
