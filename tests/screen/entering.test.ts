@@ -160,6 +160,31 @@ describe('a table pasted into a data sheet', () => {
   });
 });
 
+describe('a table taken from a file', () => {
+  // a page without a browser has no way to read a file's text
+  const file = (text: string) => ({ name: 'chart.csv', text: () => Promise.resolve(text) });
+  const drawn = () => {
+    const { container: page } = render(SheetField, { field: fieldOf('liftChart')!, length: 'mm' });
+    const input = page.querySelector<HTMLInputElement>('input[type=file]')!;
+    return { page, input, line: page.querySelector<HTMLTextAreaElement>('textarea')! };
+  };
+  it('is laid out to be looked at, and says how many points and what was passed over', async () => {
+    const { page, input, line } = drawn();
+    await fireEvent.change(input, { target: { files: [file('crank;lift\n14;2,16\n18;1,52\n22;0,93\n')] } });
+    await waitFor(() => expect(line.value).toBe('14 2.16; 18 1.52; 22 0.93'));
+    expect(page.querySelector('[role=status]')!.textContent).toContain(
+      '3 points from chart.csv, 1 line without figures'
+    );
+  });
+  it('that is none says so and leaves what was typed', async () => {
+    const { page, input, line } = drawn();
+    await fireEvent.input(line, { target: { value: '14 2.16' } });
+    await fireEvent.change(input, { target: { files: [file('degrees;lift\n14\n')] } });
+    await waitFor(() => expect(page.querySelector('[role=status]')!.textContent).toContain('has too few figures'));
+    expect(line.value).toBe('14 2.16');
+  });
+});
+
 describe('the load map', () => {
   const base = {
     initialBtdc: 10,

@@ -27,6 +27,11 @@ describe('the walk before a start', () => {
     expect(on.page.querySelector('[role=alert]')!.textContent).toContain('2 missing');
     expect(on.text()).toContain('0 of 2 off');
   });
+  it('says that nothing was put on, and counts nothing of nothing', async () => {
+    const on = await surface(new PlayedJob(engineWith(SHEET), 'strobe-timing'), 'sweep-list');
+    expect(on.text()).toContain('This job put nothing on or in.');
+    expect(on.text()).not.toMatch(/0 of 0/);
+  });
   it('shows who took it off', async () => {
     const job = new PlayedJob(engineWith(SHEET), 'static-timing').done(
       'intake',
