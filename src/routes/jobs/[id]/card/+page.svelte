@@ -45,9 +45,9 @@
           <table>
             <tbody>
               {#each card.results as r, k (k)}<tr
-                  ><td>{r.label}</td><td class="n strong">{r.value}</td><td
-                    >{r.verdict}{#if r.limits}<br /><span class="quiet small">{r.limits}</span>{/if}</td
-                  ></tr
+                  ><td
+                    >{r.label}{#if r.limits}<br /><span class="quiet">limits: {r.limits}</span>{/if}</td
+                  ><td class="n strong">{r.value}</td><td>{r.verdict}</td></tr
                 >
               {:else}<tr><td class="quiet">Nothing settled yet.</td></tr>{/each}
             </tbody>
