@@ -88,7 +88,7 @@ describe('words that are chosen above a drawing', () => {
   };
   it('stand open until all are answered, then in one line that opens again', async () => {
     const { session, choices } = target();
-    const { container: page } = render(StepChoices, { session, choices, above: true });
+    const { container: page } = render(StepChoices, { session, choices, folds: true });
     await choose(page, 'heavy loads');
     await choose(page, 'good');
     expect(page.querySelector('details')).toBeNull();

@@ -155,6 +155,7 @@ export const targetsSet = (u: Use): Step =>
           ]
         }
       ],
+      choicesFold: true,
       values: ['advanceBand', 'totalMaxBtdc', 'idleRpm'],
       schools: ['curve', 'lockout'],
       surface: 'targets'

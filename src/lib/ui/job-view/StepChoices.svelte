@@ -7,10 +7,10 @@
   interface Props {
     session: JobSession;
     choices: StepChoice[];
-    /** a drawing stands below: once all is answered the answers are one line, and the drawing has its place */
-    above?: boolean;
+    /** once all is answered the answers are one line that can be opened again */
+    folds?: boolean;
   }
-  let { session, choices, above = false }: Props = $props();
+  let { session, choices, folds = false }: Props = $props();
   const chosen = (c: StepChoice) =>
     session.state.replayed.chosen.get(c.id) ?? (c.field ? choiceOf(session.engine, c.field) : undefined);
   const label = (c: StepChoice) => c.options.find((o) => o.id === chosen(c))?.label;
@@ -35,7 +35,7 @@
   </div>
 {/snippet}
 
-{#if above && answered}
+{#if folds && answered}
   <details>
     <summary
       >{#each choices as c, k (c.id)}{k ? ' · ' : ''}{c.question} <b>{label(c)}</b>{/each}</summary

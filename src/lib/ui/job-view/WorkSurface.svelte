@@ -189,7 +189,7 @@
 
     {#if step.choices.length && !step.choicesInside}<Lazy
         load={() => import('./StepChoices.svelte')}
-        props={{ session, choices: step.choices, above: !['plain', 'judged'].includes(step.surface) }}
+        props={{ session, choices: step.choices, folds: step.choicesFold ?? false }}
       />{/if}
 
     {#if step.photos || photographs}<Lazy
