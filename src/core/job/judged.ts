@@ -45,11 +45,18 @@ export function judgedSlot(engine: Engine, readings: readonly Reading[], slot: S
   return judge(engine, slot, alone ? { ...oneReading(alone), n: mine.length } : settledOf(mine, slot.slot)!);
 }
 
-/** Where each reading is a place of its own, the one furthest out of the limits, or nearest to being so, speaks for all. */
+const RANK = { in: 0, unsure: 1, out: 2 } as const;
+
+/**
+ * Where each reading is a place of its own, the worst judged speaks for all: out before too close to call (which a gauge that
+ * nobody named always is) before in, and of two alike the one further beyond the limits, or nearer to them.
+ */
 function worstOf(engine: Engine, slot: Slot, mine: readonly Reading[]): Reading {
   const { min, max } = limitsOf(engine, slot);
   const beyond = ({ value }: Reading) => Math.max((min ?? -Infinity) - value, value - (max ?? Infinity));
-  return mine.reduce((worst, r) => (beyond(r) >= beyond(worst) ? r : worst));
+  const rank = (r: Reading) => RANK[judge(engine, slot, { ...oneReading(r), n: 1 }).verdict?.state ?? 'in'];
+  const worse = (a: Reading, b: Reading) => rank(a) - rank(b) || beyond(a) - beyond(b);
+  return mine.reduce((worst, r) => (worse(r, worst) >= 0 ? r : worst));
 }
 
 /** How many readings a figure stands for, in words after its label; nothing where one stands for itself. */

@@ -163,6 +163,11 @@ describe('what the findings of a gear speak for', () => {
     );
     expect(plate()).toMatchObject({ proposed: 'replace', found: expect.stringContaining('steady') });
     expect(settledFigures(j.state).find((f) => f.key === 'lobe-gap')).toMatchObject({ value: 0.52, verdict: 'out' });
+    // a reading with blades that nobody named is never in, and speaks before those that are
+    const unnamed = new PlayedJob(engineWith({ ...VALUES, ...gaps }), 'in-place-check');
+    unnamed.say(unnamed.reading('plate', 'lobe-gap', '0.40', null));
+    unnamed.read('plate', 'lobe-gap', '0.36');
+    expect(headline(unnamed, 'plate')).toContain('too close to call');
     // each lobe is its own place: four gaps are no four readings of one, and the hand learns nothing from them
     expect(repeatsIn(j.state).filter((r) => r.kind === 'blade')).toEqual([]);
   });
