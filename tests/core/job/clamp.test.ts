@@ -46,12 +46,20 @@ describe('the clamp at its torque', () => {
   it('is judged against the data sheet with what the wrench is good for', () => {
     const job = at({ clampTorqueNm: '18 Nm' });
     torque(job, '15');
-    expect(open(job)).toBe('the clamp is short of its torque');
+    expect(open(job)).toBe('the torque of the clamp is not reached');
     torque(job, '18.5');
     expect(open(job)).toBeNull();
-    expect(headline(job, 'clamp-final')).toBe('Torque of 18 N·m reached: start it and read the timing again');
+    expect(headline(job, 'clamp-final')).toBe(
+      '18.5 ± 1.0 N·m reaches the torque of the clamp, 18 N·m asked, within that ±: start it and read the timing again'
+    );
     torque(job, '23');
-    expect(open(job)).toBe('the clamp is above its torque');
+    expect(open(job)).toBe('the torque of the clamp is passed');
+  });
+  it('is not judged where nobody named the wrench, however well it fits', () => {
+    const job = at({ clampTorqueNm: '18 Nm' });
+    job.say(job.reading('clamp-final', 'torque', '18', null));
+    expect(headline(job, 'clamp-final')).toContain('name the wrench');
+    expect(open(job)).toContain('a wrench that nobody named');
   });
   it('is not judged by a data sheet that has none', () => {
     const job = at();

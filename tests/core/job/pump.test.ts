@@ -419,7 +419,7 @@ describe('a torque that is read', () => {
   );
   it.each([
     ['82', 'reaches the final torque, 85 ± 5 N·m asked', null],
-    ['80', 'too close to call, 85 ± 5 N·m asked', 'the final torque is too close to call'],
+    ['80', 'is too close to call for the final torque, 85 ± 5 N·m asked', 'the final torque is too close to call'],
     ['77', 'is short of the final torque, 85 ± 5 N·m asked', 'the final torque is not reached'],
     ['93', 'is above the final torque, 85 ± 5 N·m asked', 'the final torque is passed']
   ])('of %s within ± 5 is judged with the doubt of the wrench', (text, said, open) => {

@@ -4,6 +4,7 @@ import { verdictOrNone, type Verdict } from '../../calculations/verdict/verdict.
 import type { Engine } from '../../engine/engine.ts';
 import type { Replayed } from '../../job/replayed.ts';
 import { settledOf as settle, type Settled } from '../../job/readings.ts';
+import { torqueOf, type Torque } from '../../job/torque.ts';
 import { wrap180 } from '../../numerics/angles.ts';
 import { lastOf, numberOf, readingsOf } from './vocabulary.ts';
 
@@ -22,7 +23,7 @@ export interface MagnetoWork {
   twoLobes: boolean;
   run: (Judged & { rpm: number | null; rideOut: number | null }) | null;
   /** flange: torque read, and wanted */
-  torque: { nm: number; u: number; wanted: number } | null;
+  torque: Torque | null;
 }
 
 /** Farther apart than any ear and any backlash: another lobe. */
@@ -58,7 +59,7 @@ export function magnetoWork(engine: Engine, r: Replayed): MagnetoWork {
       rpm: lastOf(r.readings, 'run-rpm')?.value ?? null,
       rideOut: numberOf(engine, 'rideOutRpm') ?? null
     },
-    torque: torqueOf(engine, r)
+    torque: flangeTorque(engine, r)
   };
 }
 
@@ -71,8 +72,8 @@ function couplingOf(engine: Engine, r: Replayed): MagnetoWork['coupling'] {
   return { wanted, found, offDeg, tooth: teeth === undefined ? null : magnetoCoupling({ teeth, offDeg }) };
 }
 
-function torqueOf(engine: Engine, r: Replayed): MagnetoWork['torque'] {
+function flangeTorque(engine: Engine, r: Replayed): Torque | null {
   const wanted = numberOf(engine, 'magnetoTorqueNm');
-  const s = settle(r.readings.slice(r.readings.findLastIndex((x) => x.slot === 'flange-torque')), 'flange-torque');
-  return s && wanted !== undefined ? { nm: s.value, u: s.u, wanted } : null;
+  const last = r.readings.findLast((x) => x.slot === 'flange-torque');
+  return last && wanted !== undefined ? torqueOf(last, wanted) : null;
 }

@@ -1,5 +1,6 @@
 import type { StepView } from '../../job/domain.ts';
 import { degText, judgedBy } from '../../job/texts.ts';
+import { torqueLeft } from '../../job/torque.ts';
 import { formatTiming, timingLimits, timingPm } from '../../units/format.ts';
 import type { MagnetoState } from './works.ts';
 
@@ -59,8 +60,8 @@ export function snapOpen(state: MagnetoState, v: StepView): string | null {
   if (w.twoLobes) return 'the snap was heard on two lobes, or two cylinders';
   const s = isAfter(v) ? w.snapAfter : w.snap;
   if (!s) return 'the snap was not heard yet';
-  if (isAfter(v) && w.torque && Math.abs(w.torque.nm - w.torque.wanted) > 2 * w.torque.u + 1e-9)
-    return `the flange is ${w.torque.nm < w.torque.wanted ? 'short of' : 'above'} its torque`;
+  const left = isAfter(v) && w.torque ? torqueLeft(w.torque, 'torque of the flange') : null;
+  if (left) return left;
   if (s.verdict && s.verdict.state !== 'in')
     return `the snap is ${s.verdict.state === 'out' ? 'outside its limits' : 'too close to call'}`;
   return isAfter(v) && w.snap && Math.abs(s.value - w.snap.value) > 2 * Math.hypot(s.u, w.snap.u) + 1e-9

@@ -1,4 +1,3 @@
-import { verdict } from '../../calculations/verdict/verdict.ts';
 import type { StepView } from '../../job/domain.ts';
 import { degText, judgedBy, plusMinus, turnWord, VERDICT_WORD, type LengthText } from '../../job/texts.ts';
 import { formatTiming, timingLimits, timingPm } from '../../units/format.ts';
@@ -7,7 +6,7 @@ import { CLOSED_DEG } from './ledger-work.ts';
 import type { LiftWork } from './lift-work.ts';
 import { whichToBelieve } from './proof-work.ts';
 import { lastOf, numberOf } from './vocabulary.ts';
-import { oneReading } from '../../job/readings.ts';
+import { torqueLeft, torqueOf, torqueText } from '../../job/torque.ts';
 import type { PumpState } from './works.ts';
 
 export function chartHeadline(state: PumpState, _: StepView, len: LengthText): string | null {
@@ -103,36 +102,20 @@ function torque(state: PumpState, v: StepView): { text: string; open: string | n
     first ? 'torque-first' : 'torque-final'
   );
   if (!last || wanted === undefined) return null;
-  const { value, u, scatterUnknown } = oneReading(last);
-  const stage = first ? 'first' : 'final';
-  const said = `${value} ${plusMinus(u, 1)} N\u00b7m`;
-  if (scatterUnknown)
-    return {
-      text: `${value} N\u00b7m read for the ${stage} torque of ${wanted} N\u00b7m: name the wrench, without it nothing is judged`,
-      open: `the ${stage} torque was read with a wrench that nobody named`
-    };
-  // without a tolerance the wrench's own doubt is all that it may be off by
-  const within = numberOf(state.engine, 'torqueWithinNm');
-  const asked =
-    within === undefined ? `${wanted} N\u00b7m asked, within that \u00b1` : `${wanted} \u00b1 ${within} N\u00b7m asked`;
-  const room = within ?? 2 * u;
-  const judged = within === undefined ? null : verdict(value, u, wanted - within, wanted + within, false);
-  if (judged?.state === 'unsure')
-    return {
-      text: `${said} is too close to call, ${asked}: read the ${stage} torque again`,
-      open: `the ${stage} torque is too close to call`
-    };
-  if (judged ? judged.state === 'out' && value < wanted : value < wanted - room - 1e-9)
-    return {
-      text: `${said} is short of the ${stage} torque, ${asked}: tighten on`,
-      open: `the ${stage} torque is not reached`
-    };
-  if (judged ? judged.state === 'out' : value > wanted + room + 1e-9)
-    return {
-      text: `${said} is above the ${stage} torque, ${asked}: loosen and begin again`,
-      open: `the ${stage} torque is passed${first ? ', and the lock carried it' : ''}`
-    };
-  return { text: `${said} reaches the ${stage} torque, ${asked}`, open: null };
+  const what = first ? 'first torque' : 'final torque';
+  const t = torqueOf(last, wanted, numberOf(state.engine, 'torqueWithinNm') ?? null);
+  const then = {
+    reached: '',
+    unnamed: '',
+    short: ': tighten on',
+    over: ': loosen and begin again',
+    unsure: `: read the ${what} again`
+  }[t.state];
+  const left = torqueLeft(t, what);
+  return {
+    text: torqueText(t, what) + then,
+    open: t.state === 'over' && first ? `${left}, and the lock carried it` : left
+  };
 }
 export const torqueHeadline = (state: PumpState, v: StepView): string | null => torque(state, v)?.text ?? null;
 export const torqueOpen = (state: PumpState, v: StepView): string | null => torque(state, v)?.open ?? null;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { torqueText } from '$core/job/torque.ts';
   import { choiceOf, numberOf } from '$core/engine/engine.ts';
   import { lagText } from '$core/domains/magneto/words.ts';
   import { plusMinus } from '$core/job/texts.ts';
@@ -39,7 +40,7 @@
       {#if limits[0] !== undefined && limits[1] !== undefined}<dt>May lie</dt>
         <dd>{formatTiming(limits[0], 0)} to {formatTiming(limits[1], 0)}</dd>{/if}
       {#if w.torque && after}<dt>Flange</dt>
-        <dd>{w.torque.nm} of {w.torque.wanted} N·m</dd>{/if}
+        <dd class="wraps">{torqueText(w.torque, 'torque of the flange')}</dd>{/if}
     </dl>
     {#if lagText(session.state)}<p
         class={w.lag?.kickback ? 'kick' : 'note'}
