@@ -17,7 +17,8 @@ export function figureLimits(f: SettledFigure, len: LengthText): string | null {
   const { min, max } = f.limits;
   if (f.kind === 'length') return lengthLimits(len, min, max);
   if (f.kind === 'timing') return timingLimits(min, max);
-  const sign = f.kind === 'speed' ? ' rpm' : f.kind === 'plain' ? (unitSign[(f.input as { unit: Unit }).unit] ?? '') : '°';
+  const sign =
+    f.kind === 'speed' ? ' rpm' : f.kind === 'plain' ? (unitSign[(f.input as { unit: Unit }).unit] ?? '') : '°';
   return limitsIn(sign, min, max);
 }
 
