@@ -2,7 +2,7 @@ import { mod, wrap180 } from '../../numerics/angles.ts';
 import { slackTaken, crankPlan, type CrankPlan, type PlanStep } from '../../calculations/crank/crank-plan.ts';
 import type { Dwell } from '../../calculations/tdc/tdc-dwell.ts';
 import { cycleDegOf, type Engine } from '../../engine/engine.ts';
-import { degText, turnWord, type LengthText } from '../../job/texts.ts';
+import { degText, plusMinus, turnWord, type LengthText } from '../../job/texts.ts';
 import { formatTiming } from '../../units/format.ts';
 import type { CrankPlace } from './crank-place.ts';
 import type { MarkError } from './mark-work.ts';
@@ -141,6 +141,6 @@ export function markFinding({ errorDeg, uDeg, since }: MarkError): string {
 export function dwellText(d: Dwell, len: LengthText): string {
   const flat = `This dial sees nothing move over ${degText(d.dwellDeg)} about the top.`;
   if (d.recommended)
-    return `${flat} Read at ${len(d.recommended.dropMm, 2)} down (${d.recommended.angleDeg}° before): there the dial moves enough.`;
+    return `${flat} Read at ${len(d.recommended.dropMm, 2)} down (${d.recommended.angleDeg}° before): wheel and dial then leave ${plusMinus(d.recommended.uDeg)}° in a pair, the hand comes on top.`;
   return `${flat} ${d.reason === 'wheel-too-coarse' ? 'The wheel is too coarse for a good pair at any depth.' : 'The dial is too coarse: take a finer one or a positive stop.'}`;
 }
