@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import magneto from '../scenarios/magneto.json' with { type: 'json' };
 import two from '../scenarios/two-stroke.json' with { type: 'json' };
 import { SAW, TWO_STROKE } from '../support/magneto-jobs.ts';
@@ -18,6 +19,10 @@ const gauges: [string, string, number, number][] = [
   ['meter', 'tacho', 10, 15]
 ];
 const found = topFound('dial', 'wheel-fine');
+/** Gives parts of a distributor their word. */
+async function decide(page: Page, words: Record<string, 'use' | 'remark' | 'replace'>): Promise<void> {
+  for (const [part, word] of Object.entries(words)) await page.getByLabel(`${part}: decided`).selectOption(word);
+}
 
 test('a magneto with an impulse coupling: its tooth, its snap, its running spark', async ({ page, context }) => {
   test.setTimeout(90_000);
@@ -260,14 +265,13 @@ test('checks before a distributor is taken apart lead to words on every part, an
   await expect(head(page)).toHaveText('The findings speak for replacing drive gear');
   await done(page);
   await expect(page.getByRole('alert').first()).toContainText('not decided');
-  for (const [part, word] of [
-    ['Shaft and bush', 'use'],
-    ['Advance platform', 'use'],
-    ['Drive gear', 'replace'],
-    ['Weights and springs', 'use'],
-    ['Cap', 'use']
-  ] as const)
-    await page.getByLabel(`${part}: decided`).selectOption(word);
+  await decide(page, {
+    'Shaft and bush': 'use',
+    'Advance platform': 'use',
+    'Drive gear': 'replace',
+    'Weights and springs': 'use',
+    Cap: 'use'
+  });
   await expect(page.getByRole('link', { name: 'Replace the drive gear' })).toHaveAttribute(
     'href',
     `/jobs/new?engine=${engineId}&sheet=regear&after=${jobId}`
@@ -374,15 +378,14 @@ test('a distributor is checked on its engine before it comes out, from an empty 
     );
     await done(page);
     await expect(page.getByRole('alert').first()).toContainText('not decided');
-    for (const [part, word] of [
-      ['Shaft and bush', 'replace'],
-      ['Weights and springs', 'use'],
-      ['Plate and earth lead', 'remark'],
-      ['Cap', 'replace'],
-      ['Rotor', 'use'],
-      ['Leads', 'use']
-    ] as const)
-      await page.getByLabel(`${part}: decided`).selectOption(word);
+    await decide(page, {
+      'Shaft and bush': 'replace',
+      'Weights and springs': 'use',
+      'Plate and earth lead': 'remark',
+      Cap: 'replace',
+      Rotor: 'use',
+      Leads: 'use'
+    });
     await expect(page.getByRole('link', { name: 'Check the distributor before it is taken apart' })).toHaveAttribute(
       'href',
       `/jobs/new?engine=${engineId}&sheet=teardown&after=${jobId}`

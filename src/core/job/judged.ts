@@ -39,10 +39,15 @@ export function judge(engine: Engine, slot: Slot, figure: Settled): Judged {
 /** The figure that the readings of a slot make, as the slot says they combine, judged by its limits; null without any. */
 export function judgedSlot(engine: Engine, readings: readonly Reading[], slot: Slot): Judged | null {
   const mine = readings.filter((r) => r.slot === slot.slot);
-  const last = mine[mine.length - 1];
-  if (!last) return null;
-  const alone = slot.combine === 'last' ? last : slot.combine === 'worst' ? worstOf(engine, slot, mine) : null;
+  if (mine.length === 0) return null;
+  const alone = aloneOf(engine, slot, mine);
   return judge(engine, slot, alone ? { ...oneReading(alone), n: mine.length } : settledOf(mine, slot.slot)!);
+}
+
+/** The reading of a slot that speaks by itself; null where the slot's readings are one figure together. */
+function aloneOf(engine: Engine, slot: Slot, mine: readonly Reading[]): Reading | null {
+  if (slot.combine === 'last') return mine[mine.length - 1]!;
+  return slot.combine === 'worst' ? worstOf(engine, slot, mine) : null;
 }
 
 const RANK = { in: 0, unsure: 1, out: 2 } as const;
@@ -69,11 +74,10 @@ export const howMany = (slot: Slot, n: number): string =>
  */
 export function judgedDoubt(engine: Engine, readings: readonly Reading[], slot: Slot, reach: Reach): Doubt | null {
   const all = readings.filter((r) => r.slot === slot.slot);
-  const alone = slot.combine === 'last' || slot.combine === 'worst';
-  const worst = slot.combine === 'worst' && all.length ? [worstOf(engine, slot, all)] : all.slice(-1);
-  const mine = alone ? worst : byLastGauge(all);
-  const first = mine[0];
-  if (!first || slot.gauge === 'eye') return null;
+  if (all.length === 0 || slot.gauge === 'eye') return null;
+  const alone = aloneOf(engine, slot, all);
+  const mine = alone ? [alone] : byLastGauge(all);
+  const first = mine[0]!;
   const gauge = gaugeOf(first);
   if (gauge.scatter === undefined) return null;
   const values = mine.map((r) => r.value);

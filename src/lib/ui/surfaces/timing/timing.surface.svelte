@@ -18,8 +18,7 @@
 
   let { session, stepId, line, prefs, onamend }: SurfaceProps = $props();
 
-  // while the step changes this part is asked once more, for a step that is not of its kind
-  const work = $derived(session.state.work.timing[stepId] ?? Object.values(session.state.work.timing)[0]!);
+  const work = $derived(session.state.work.timing[stepId]!);
   const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
   const len = $derived(lengthText(prefs));
   const latest = $derived(work.latest);
