@@ -102,6 +102,44 @@ test('axe finds nothing on any kind of step of any run sheet', async ({ page }) 
   expect([...wanted]).toEqual([]);
 });
 
+test('no drawing of a step in use runs under the row of actions at 1280x800', async ({ page }) => {
+  test.setTimeout(200_000);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  const cut: string[] = [];
+  let drawings = 0;
+  for (const { path } of (await views(page)).filter((v) => v.name.startsWith('job '))) {
+    await open(page, path);
+    const title = page.locator('#step-in-hand');
+    for (const key of ['k', 'j'])
+      for (let k = 0, last = ''; k < 50; k++) {
+        const now = `${path}: ${await title.innerText()}`;
+        if (now === last) break;
+        last = now;
+        if (key === 'j') {
+          await expect(page.getByText('Loading …')).toHaveCount(0);
+          // a drawing takes its size after it is there: it is looked at until it stands, and told only if it stays cut
+          const over = () =>
+            page.evaluate(() => {
+              const main = document.querySelector('main')!;
+              const drawing = [...main.querySelectorAll('svg.drawing, .chart')].find((d) => d.clientHeight > 70);
+              if (!drawing) return null;
+              return Math.round(drawing.getBoundingClientRect().bottom - main.getBoundingClientRect().bottom);
+            });
+          let by = await over();
+          for (let look = 0; look < 10 && by !== null && by > 0; look++) {
+            await page.waitForTimeout(50);
+            by = await over();
+          }
+          if (by !== null) drawings++;
+          if (by !== null && by > 0) cut.push(`${now} by ${by} px`);
+        }
+        await page.keyboard.press(key);
+      }
+  }
+  expect(drawings).toBeGreaterThan(60);
+  expect(cut).toEqual([]);
+});
+
 test('nothing runs out of the page from 390 to 1920 px, nor at 200 % zoom', async ({ page }) => {
   test.setTimeout(150_000);
   for (const v of await views(page)) {

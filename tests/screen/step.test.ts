@@ -79,6 +79,49 @@ describe('a step in view', () => {
     await fireEvent.click(to);
     expect(on.view.selected.step.id).not.toBe('seal');
   });
+  it('held in hand says at length how it is put right, and in one line where one looks ahead', async () => {
+    const ahead = await work(new PlayedJob(engineWith(SHEET)), 'start');
+    const folded = ahead.page.querySelector<HTMLDetailsElement>('.caution details')!;
+    expect(folded.open).toBe(false);
+    const { on } = ahead.session.sheet.words.flags[ahead.view.selected.missing[0]!]!;
+    expect(plain(folded.querySelector('summary')!)).toMatch(new RegExp(`^Held\\. Put it right first: ${on}`));
+    cleanup();
+    // everything before it passed over: now it is the step in hand
+    const job = new PlayedJob(engineWith(SHEET));
+    const { steps } = ahead.session.sheet;
+    for (const { id } of steps.slice(
+      0,
+      steps.findIndex((s) => s.id === 'start')
+    ))
+      job.say({ kind: 'skip', step: id, reason: 'done on another day' });
+    const inHand = await work(job, null);
+    expect(inHand.view.selected.step.id).toBe('start');
+    expect(inHand.text()).toContain('Held. Put it right first:');
+    expect(inHand.page.querySelector('.caution details')).toBeNull();
+    expect(inHand.page.querySelectorAll('.caution .held li').length).toBe(
+      inHand.view.selected.missing.length + inHand.view.selected.stillOn.length
+    );
+  });
+  it('asks one thing at a time: whether it is needed first, and only then what it is done with', async () => {
+    const on = await work(new PlayedJob(engineWith(SHEET), 'shaft-in-place'), 'slot-seen');
+    await waitFor(() => expect(on.page.querySelector('.question')).not.toBeNull());
+    expect(on.page.querySelector('form')).toBeNull();
+    await fireEvent.click(on.page.querySelectorAll<HTMLButtonElement>('.question button')[0]!);
+    await waitFor(() => expect(on.page.querySelector('form')).not.toBeNull());
+    expect(on.page.querySelector('.question')).toBeNull();
+  });
+  it('says how many values it lacks where they are more than two, and names them where they are fewer', async () => {
+    const headline = async (...known: string[]) => {
+      cleanup();
+      const values = Object.fromEntries(Object.entries(SHEET).filter(([k]) => known.includes(k)));
+      const on = await work(new PlayedJob(engineWith(values), 'fit-from-scratch'), 'intake');
+      return plain(on.page.querySelector('h1')!);
+    };
+    const asked = new PlayedJob(engineWith(SHEET)).state.steps[0]!.step.values;
+    expect(asked.length).toBeGreaterThan(2);
+    expect(await headline()).toBe(`Enter ${asked.length} values of the data sheet`);
+    expect(await headline(...asked.slice(1))).toMatch(/^Enter [^0-9]+$/);
+  });
   it('held by what can be said so is freed by saying it, and the log keeps who did', async () => {
     const on = await work(new PlayedJob(engineWith(SHEET)), 'tdc');
     const held = on.view.selected.missing.length;

@@ -102,8 +102,6 @@ export interface Step {
   choices: StepChoice[];
   /** its choices are made in its drawing or table, beside what they are about */
   choicesInside?: boolean;
-  /** once they are all made they are one line, so that the drawing below has its place */
-  choicesFold?: boolean;
   /** its figures are findings, decided at a later step: one out of its limits does not hold it */
   finds?: boolean;
   /** the kinds of part that are taken from the tray here */

@@ -9,7 +9,10 @@ export * from './texts.ts';
 /** The one sentence at the top of the work surface: a finding or an instruction, never the name of the screen. */
 export function headline(state: JobState, engine: Engine, v: StepView, len: LengthText): string {
   const lacks = missingValues(v.step, engine);
-  if (lacks.length > 0 && v.state !== 'done') return `Enter ${list(lacks.map((n) => lower(labelOf(state.sheet, n))))}`;
+  if (lacks.length > 0 && v.state !== 'done')
+    return lacks.length > 2
+      ? `Enter ${lacks.length} values of the data sheet`
+      : `Enter ${list(lacks.map((n) => lower(labelOf(state.sheet, n))))}`;
   return surfaceOf(state.domains, v.step.surface).headline?.(state, v, len) ?? answered(state, v) ?? v.step.say;
 }
 

@@ -93,7 +93,8 @@ export const recurve = sheet({
       id: 'sweep',
       phase: PROVE,
       title: 'Curve swept again',
-      why: 'What was predicted is proved by the engine, not by the drawing.'
+      why: 'What was predicted is proved by the engine, not by the drawing.',
+      needs: ['engine-running', 'strobe-connected', 'vacuum-plugged', 'advance-free']
     }),
     curves.vacuumChecked({ id: 'vacuum', phase: PROVE, needs: ['engine-running', 'strobe-connected'] }),
     timing.clampFinal({ id: 'clamp-final', phase: PROVE }),

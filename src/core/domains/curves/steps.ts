@@ -155,7 +155,6 @@ export const targetsSet = (u: Use): Step =>
           ]
         }
       ],
-      choicesFold: true,
       values: ['advanceBand', 'totalMaxBtdc', 'idleRpm'],
       schools: ['curve', 'lockout'],
       surface: 'targets'

@@ -44,7 +44,7 @@
 </script>
 
 <svg
-  class="drawing"
+  class="drawing glance"
   viewBox="0 0 700 {FOOT + 44}"
   role="img"
   aria-label="Load map: lines of equal total timing over speed and depression; the figures at idle, cruise and full load stand in the table below"

@@ -70,6 +70,9 @@
     padding: 3px 8px 3px 0;
     vertical-align: middle;
   }
+  td .link {
+    white-space: nowrap;
+  }
   .acts {
     display: flex;
     flex-wrap: wrap;

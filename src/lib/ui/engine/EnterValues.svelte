@@ -12,9 +12,11 @@
     fields: SheetValue[];
     prefs: Prefs;
     source?: string;
+    /** several in a line, where a drawing stands below */
+    stacked?: boolean;
     onentered: () => void;
   }
-  let { engineId, fields, prefs, source: firstSource = '', onentered }: Props = $props();
+  let { engineId, fields, prefs, source: firstSource = '', stacked = false, onentered }: Props = $props();
 
   let given = $state<Record<string, string>>({});
   let units = $state<Record<string, string | undefined>>({});
@@ -51,7 +53,7 @@
   }
 </script>
 
-<form onsubmit={enter}>
+<form class:stacked onsubmit={enter}>
   {#each fields as f (f.name)}
     <SheetField
       field={f}
@@ -59,6 +61,7 @@
       bind:value={() => given[f.name] ?? '', (v) => (given[f.name] = v)}
       bind:unit={units[f.name]}
       wrong={problem?.path === f.name}
+      {stacked}
     />
   {/each}
   <div class="from">
@@ -77,6 +80,20 @@
 <style>
   form {
     max-width: 560px;
+  }
+  .stacked {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+    gap: 2px 18px;
+    align-items: end;
+    max-width: none;
+    margin-bottom: 10px;
+  }
+  .stacked .problem {
+    grid-column: 1 / -1;
+  }
+  .stacked .button {
+    justify-self: start;
   }
   .from {
     margin-top: 8px;

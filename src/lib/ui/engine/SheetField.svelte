@@ -13,6 +13,8 @@
     value?: string | undefined;
     unit?: string | undefined;
     wrong?: boolean;
+    /** label above and not beside, so that several stand in one line */
+    stacked?: boolean;
   }
   let {
     field,
@@ -21,7 +23,8 @@
     length,
     value = $bindable(''),
     unit = $bindable(undefined),
-    wrong = false
+    wrong = false,
+    stacked = false
   }: Props = $props();
   const units = $derived<readonly Unit[]>(field.quantity ? unitsOf[field.quantity] : []);
   const inUse = $derived(unit ?? (field.quantity === 'length' ? length : units[0]));
@@ -55,7 +58,7 @@
   }
 </script>
 
-<div class="row" class:wrong class:table>
+<div class="row" class:wrong class:table class:stacked>
   <Ask
     label={field.label}
     {name}
@@ -127,6 +130,18 @@
   .help {
     grid-column: 1 / -1;
     font-size: var(--t1);
+    color: var(--ink-2);
+  }
+  .stacked {
+    grid-template-columns: minmax(0, 1fr) auto;
+    border: 0;
+  }
+  .stacked.table {
+    grid-column: 1 / -1;
+  }
+  .stacked > :global(.ask > label:not(.only-read)) {
+    grid-column: 1 / -1;
+    font-size: var(--t2);
     color: var(--ink-2);
   }
   .wrong :global([aria-invalid='true']) {

@@ -7,21 +7,20 @@
   interface Props {
     session: JobSession;
     choices: StepChoice[];
-    /** once all is answered the answers are one line that can be opened again */
-    folds?: boolean;
   }
-  let { session, choices, folds = false }: Props = $props();
+  let { session, choices }: Props = $props();
   const chosen = (c: StepChoice) =>
     session.state.replayed.chosen.get(c.id) ?? (c.field ? choiceOf(session.engine, c.field) : undefined);
   const label = (c: StepChoice) => c.options.find((o) => o.id === chosen(c))?.label;
+  /** once all is answered the answers are one line that can be opened again, so that the drawing has its room */
   const answered = $derived(choices.every((c) => label(c) !== undefined));
 </script>
 
 {#snippet groups()}
   <div class="choices">
     {#each choices as c (c.id)}
-      <fieldset>
-        <legend>{c.question}</legend>
+      <div role="group" aria-labelledby="asks-{c.id}">
+        <span id="asks-{c.id}">{c.question}</span>
         <div class="row">
           {#each c.options as o (o.id)}
             <button
@@ -30,12 +29,12 @@
             >
           {/each}
         </div>
-      </fieldset>
+      </div>
     {/each}
   </div>
 {/snippet}
 
-{#if folds && answered}
+{#if answered}
   <details>
     <summary
       >{#each choices as c, k (c.id)}{k ? ' · ' : ''}{c.question} <b>{label(c)}</b>{/each}</summary
@@ -54,23 +53,26 @@
     font-size: var(--t2);
     cursor: pointer;
   }
-  fieldset {
-    margin: 0 0 10px;
+  /* question and answers in one line where there is room, so that the drawing below has its own */
+  [role='group'] {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 3px 12px;
+    align-items: center;
   }
-  legend {
-    padding: 0;
+  [role='group'] > span {
     font-size: var(--t2);
     color: var(--ink-2);
   }
   .choices {
     display: flex;
     flex-wrap: wrap;
-    gap: 0 22px;
+    gap: 8px 22px;
+    margin-bottom: 10px;
   }
   .row {
     display: flex;
     flex-wrap: wrap;
-    margin-top: 3px;
     border: 1.5px solid var(--ink);
     width: fit-content;
   }

@@ -11,6 +11,8 @@
   import { loadSurface, surfaceHere, weighSchool } from '../surfaces/load.ts';
   import { lengthText } from '../../reader/units.ts';
   import Caution from '../job/Caution.svelte';
+  import Held from './Held.svelte';
+  import { fitted } from './fits.ts';
   import { setAside } from './later.ts';
   import type { ReadingLine } from '../job/line.svelte.ts';
   import type { JobSession } from '../job/session.svelte.ts';
@@ -35,11 +37,8 @@
   const settled = $derived(v.state === 'done' || v.state === 'skipped');
   const open = $derived(v.state === 'open' || v.state === 'blocked' || v.state === 'repeat');
   const unsettled = $derived(open && session.refusal?.code === 'not-proved' ? notSettled(session.state, v) : null);
-  const flags = $derived(session.sheet.words.flags);
   const hazards = $derived(step.hazards.map((h) => session.sheet.words.hazards[h]!));
-  const soft = $derived([...v.missing, ...v.stillOn].filter((f) => !flags[f]!.hard));
   const amend = (r: Reading) => onask({ for: 'amend', reading: r }, r.text);
-  const giver = (f: string) => session.sheet.steps.find((s) => s.sets.includes(f));
   const Here = $derived(surfaceHere(step.surface));
   const given = $derived({ session, view, line, prefs, stepId: step.id, onamend: amend });
   /** the last thing that happened although it must not, until a step is done again after it */
@@ -54,15 +53,10 @@
       !session.state.flags.has('engine-running') &&
       step.sets.some((f) => ['gear-meshed', 'distributor-seated', 'tooth-chosen', 'drive-oriented'].includes(f))
   );
-  /** a hard state is said with what was seen; one that is counted or measured comes from its step */
-  const bySaying = (f: string) => !(flags[f]!.counted && (flags[f]!.danger ? false : giver(f)));
-  function itIsSo(f: string, on: boolean) {
-    if (flags[f]!.hard) onask({ for: 'seen', flag: f, on });
-    else session.say({ kind: 'say', flag: f, on });
-  }
   const photographs = $derived(
     view.photographing === step.id || session.state.replayed.photos.some((p) => p.step === step.id)
   );
+  let lead = $state<HTMLElement>();
   const remarks = $derived(session.state.replayed.remarks.filter((r) => r.step === step.id));
 </script>
 
@@ -70,134 +64,125 @@
   <!-- it scrolls, so the keyboard must be able to get into it even when nothing in it takes the focus -->
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <main id="main" tabindex="0" aria-labelledby="step-in-hand">
-    {#if session.refusal}
-      <Caution role="alert">
-        <b>{session.refusal.message}</b>
-        {#if unsettled}
-          <button
-            class="link"
-            onclick={() => onask({ for: 'override', step, flags: step.sets.length ? step.sets : ['tdc-true'] })}
-            >Go on all the same, and say why</button
-          >
-        {/if}
-        {#if session.refusal.code === 'only-with-reason'}
-          <button
-            class="link"
-            onclick={() => onask({ for: 'override', step, flags: [], rules: reasonable(session.state, step) })}
-            >Go on all the same, and say why</button
-          >
-        {/if}
-        <button class="link" onclick={() => (session.refusal = null)}>Understood</button>
-      </Caution>
-    {/if}
-    {#if happened}
-      <Caution role="alert">
-        <b>It happened. {ruleText(happened).ifItHappened.replace('If it happened: ', 'Now: ')}</b>
-        What it spoiled is open again in the run sheet.
-      </Caution>
-    {/if}
-    {#if session.outbox.setAside.length}<Lazy load={setAside} props={{ session, onagain }} />{/if}
-    {#if session.outbox.away || session.knownAt !== null}
-      <Caution role="alert">
-        {#if session.outbox.trouble}<b>{session.outbox.trouble}</b>
-        {:else}<b>The server or its database does not answer.</b> What you log stays here as unsent and is sent again by itself.{/if}
-        {#if session.knownAt !== null}This is the last known state of the job, of {timeText(session.knownAt, prefs)}:
-          what others logged since is not in it.{/if}
-      </Caution>
-    {/if}
-    {#if open && step.hazards.length}
-      <Caution>
-        <p>
-          {#each hazards as h (h.title)}<b>{h.title}</b>
-            {h.text + ' '}{/each}
-        </p>
-        <p class="defer">Defers to {words.list([...new Set(hazards.map((h) => h.defer))])}.</p>
-      </Caution>
-    {/if}
-    {#if v.state === 'blocked' || (v.state === 'repeat' && v.missing.length)}
-      <Caution>
-        <b>Held.</b> Put it right first:
-        <ul class="held">
-          {#each v.missing as f (f)}
-            <li>
-              <b>{flags[f]!.on}</b>
-              {#if giver(f)}<button class="link" onclick={() => (view.picked = giver(f)!.id)}
-                  >to “{giver(f)!.title}”</button
-                >{/if}
-              {#if bySaying(f)}<button class="link" onclick={() => itIsSo(f, true)}
-                  >{flags[f]!.hard ? 'seen' : 'it is so'}: {flags[f]!.on}</button
-                >{:else}<span class="quiet">counted or measured there, not said here</span>{/if}
-            </li>
-          {/each}
-          {#each v.stillOn as f (f)}<li>
-              <b>{flags[f]!.off}</b>
-              <button class="link" onclick={() => itIsSo(f, false)}
-                >{flags[f]!.hard ? 'seen' : 'it is so'}: {flags[f]!.off}</button
-              >
-            </li>{/each}
-        </ul>
-        {#if soft.length}<button class="link" onclick={() => onask({ for: 'override', step, flags: soft })}
-            >Go on without {words.list(soft.map((f) => flags[f]!.on))}, and say why</button
-          >{/if}
-      </Caution>
-    {/if}
-
-    <p class="phase" id="step-in-hand">
-      {step.phase} · {step.title}
-      {#if v.state === 'done'}· done by {v.mark!.by.name}{:else if v.state === 'skipped'}· skipped by {v.mark!.by.name}: {v
-          .mark!.reason}{:else if v.state === 'repeat'}· to be repeated, what it gave was lost{/if}
-      {#if v.overruled}· overruled: {v.overruled}{/if}
-    </p>
-    <h1>{words.headline(session.state, session.engine, v, lengthText(prefs))}</h1>
-    <p class="why">
-      {step.why}
-      {#if liftable}<button class="link" onclick={() => session.say({ kind: 'lift' })}>Lifted out, to try again</button
-        >{/if}
-    </p>
-
-    {#if v.asks}
-      <div class="question">
-        <p><b>{v.asks.question}</b></p>
-        <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: true })}
-          >{v.asks.yes}</button
-        >
-        <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: false })}
-          >{v.asks.no}</button
-        >
-      </div>
-    {/if}
-    {#if lacks.length}
-      {#key lacks.join()}
-        <Lazy
-          load={() => import('../engine/EnterValues.svelte')}
-          props={{
-            engineId: session.engine.id,
-            fields: session.sheet.words.fields.filter((f) => lacks.includes(f.name)),
-            prefs,
-            onentered: () => session.refreshEngine()
-          }}
-        />
-      {/key}
-    {/if}
-    {#each step.schools as school (school)}
-      {@const weigh = weighSchool(school)}
-      {#if weigh}<Lazy load={weigh} props={{ session, line }} />{:else}<Lazy
-          load={() => import('./Schools.svelte')}
-          props={{ session, id: school as SchoolId }}
+    <div bind:this={lead}>
+      {#if session.refusal}
+        <Caution role="alert">
+          <b>{session.refusal.message}</b>
+          {#if unsettled}
+            <button
+              class="link"
+              onclick={() => onask({ for: 'override', step, flags: step.sets.length ? step.sets : ['tdc-true'] })}
+              >Go on all the same, and say why</button
+            >
+          {/if}
+          {#if session.refusal.code === 'only-with-reason'}
+            <button
+              class="link"
+              onclick={() => onask({ for: 'override', step, flags: [], rules: reasonable(session.state, step) })}
+              >Go on all the same, and say why</button
+            >
+          {/if}
+          <button class="link" onclick={() => (session.refusal = null)}>Understood</button>
+        </Caution>
+      {/if}
+      {#if happened}
+        <Caution role="alert">
+          <b>It happened. {ruleText(happened).ifItHappened.replace('If it happened: ', 'Now: ')}</b>
+          What it spoiled is open again in the run sheet.
+        </Caution>
+      {/if}
+      {#if session.outbox.setAside.length}<Lazy load={setAside} props={{ session, onagain }} />{/if}
+      {#if session.outbox.away || session.knownAt !== null}
+        <Caution role="alert">
+          {#if session.outbox.trouble}<b>{session.outbox.trouble}</b>
+          {:else}<b>The server or its database does not answer.</b> What you log stays here as unsent and is sent again by
+            itself.{/if}
+          {#if session.knownAt !== null}This is the last known state of the job, of {timeText(session.knownAt, prefs)}:
+            what others logged since is not in it.{/if}
+        </Caution>
+      {/if}
+      {#if open && step.hazards.length}
+        <Caution>
+          <p>
+            {#each hazards as h (h.title)}<b>{h.title}</b>
+              {h.text + ' '}{/each}
+          </p>
+          <p class="defer">Defers to {words.list([...new Set(hazards.map((h) => h.defer))])}.</p>
+        </Caution>
+      {/if}
+      {#if v.state === 'blocked' || (v.state === 'repeat' && v.missing.length)}<Held
+          {session}
+          {view}
+          {v}
+          {onask}
         />{/if}
-    {/each}
 
-    {#if step.choices.length && !step.choicesInside}<Lazy
-        load={() => import('./StepChoices.svelte')}
-        props={{ session, choices: step.choices, folds: step.choicesFold ?? false }}
-      />{/if}
+      <p class="phase" id="step-in-hand">
+        {step.phase} · {step.title}
+        {#if v.state === 'done'}· done by {v.mark!.by.name}{:else if v.state === 'skipped'}· skipped by {v.mark!.by
+            .name}: {v.mark!.reason}{:else if v.state === 'repeat'}· to be repeated, what it gave was lost{/if}
+        {#if v.overruled}· overruled: {v.overruled}{/if}
+      </p>
+      <h1>{words.headline(session.state, session.engine, v, lengthText(prefs))}</h1>
+      <p class="why">
+        {step.why}
+        {#if liftable}<button class="link" onclick={() => session.say({ kind: 'lift' })}
+            >Lifted out, to try again</button
+          >{/if}
+      </p>
 
-    {#if step.photos || photographs}<Lazy
-        load={() => import('../photos/Photos.svelte')}
-        props={{ session, stepId: step.id, views: step.photos ?? [] }}
-      />{/if}
+      {#if v.asks}
+        <div class="question">
+          <p><b>{v.asks.question}</b></p>
+          <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: true })}
+            >{v.asks.yes}</button
+          >
+          <button class="button" onclick={() => session.say({ kind: 'fact', fact: v.asks!.fact, value: false })}
+            >{v.asks.no}</button
+          >
+        </div>
+      {:else}
+        {#if lacks.length}
+          {#key lacks.join()}
+            <Lazy
+              load={() => import('../engine/EnterValues.svelte')}
+              props={{
+                engineId: session.engine.id,
+                fields: session.sheet.words.fields.filter((f) => lacks.includes(f.name)),
+                prefs,
+                stacked: true,
+                onentered: () => session.refreshEngine()
+              }}
+            />
+          {/key}
+        {/if}
+        {#each step.schools as school (school)}
+          {@const weigh = weighSchool(school)}
+          {#if weigh}<Lazy load={weigh} props={{ session, line }} />{:else}<Lazy
+              load={() => import('./Schools.svelte')}
+              props={{ session, id: school as SchoolId }}
+            />{/if}
+        {/each}
 
-    <div class="surface" data-surface={step.surface}>
+        {#if step.choices.length && !step.choicesInside}<Lazy
+            load={() => import('./StepChoices.svelte')}
+            props={{ session, choices: step.choices }}
+          />{/if}
+      {/if}
+
+      {#if step.photos || photographs}<Lazy
+          load={() => import('../photos/Photos.svelte')}
+          props={{ session, stepId: step.id, views: step.photos ?? [] }}
+        />{/if}
+    </div>
+    <div
+      class="surface"
+      data-surface={step.surface}
+      {@attach fitted(
+        () => lead,
+        () => open && v.state !== 'blocked' && !lacks.length
+      )}
+    >
       <!-- a drawing belongs to its step: none may be shown the next step while its own part is still being fetched -->
       {#key step.id}
         {#if Here}
@@ -271,12 +256,6 @@
   .defer {
     color: var(--ink-2);
   }
-  .held li {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 2px 14px;
-    padding: 2px 0;
-  }
   .question {
     display: flex;
     flex-wrap: wrap;
@@ -288,7 +267,7 @@
     border-bottom: 1px solid var(--rule);
   }
   .question p {
-    flex-basis: 100%;
+    flex: 1 1 300px;
   }
   .surface {
     margin: 10px 0;
@@ -300,7 +279,7 @@
     flex: 1;
     min-height: 0;
     overflow: auto;
-    padding: 14px 22px 18px;
+    padding: 10px 22px 18px;
   }
   .acts {
     display: flex;

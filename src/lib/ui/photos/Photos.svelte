@@ -98,13 +98,10 @@
         aria-label="Take or choose photographs"
         onchange={take}
       />
-    </div>
-    {#if toTake.length}
-      <p class="views">
-        <span class="quiet">{photos.length ? 'Still to take' : 'To take'}</span>
+      {#if toTake.length}<span class="quiet">{photos.length ? 'Still to take' : 'To take'}</span>
         {#each toTake as view (view)}<button class="chip" onclick={() => takeView(view)}>{view}</button>{/each}
-      </p>
-    {/if}
+      {/if}
+    </div>
   {/if}
   {#if photos.length || mine.length}
     <ul>
@@ -144,15 +141,8 @@
     align-items: center;
   }
   .take .field {
-    flex: 0 1 300px;
-    min-width: 160px;
-  }
-  .views {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    align-items: center;
-    margin-top: 10px;
+    flex: 0 1 190px;
+    min-width: 150px;
   }
   .chip {
     min-height: 36px;

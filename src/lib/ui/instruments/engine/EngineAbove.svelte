@@ -19,7 +19,7 @@
 </script>
 
 <svg
-  class="drawing"
+  class="drawing glance"
   viewBox="0 0 640 306"
   role="img"
   aria-label="Engine from above, front at the left. {said.join('; ')}"

@@ -35,6 +35,7 @@
         shifts by half a tooth.
       </p>
     {/if}
+    {#if compares}<Hands />{/if}
   </div>
   {#if compares}
     <div>
@@ -64,7 +65,6 @@
             </li>{/each}
         </ul>
       {/if}
-      <Hands />
     </div>
   {/if}
 </div>
