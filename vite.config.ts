@@ -4,19 +4,21 @@ import { coreVersion } from './scripts/lib/core-version.mjs';
 
 /** Rooms whose files are always needed together travel as one: fewer, larger scripts come sooner than many small ones. */
 const together: [name: string, test: RegExp][] = [
-  ['core', /\/src\/core\/(job|units|numerics|errors|engine|tray)\//],
+  // how every drawing looks is one small sheet: no list of sheets has to travel with each part that is fetched later
+  ['look', /\/src\/lib\/ui\/(surfaces|instruments|curves|charts|photos|engine|job-view|job)\/.*type=style/],
+  ['core', /\/src\/core\/(job|units|numerics|errors|engine|tray)\/(?!(solve|pchip|rounding|fields|photos)\.ts)/],
   [
     'crank',
     // what is only written down comes with the run sheet: a screen never fetches a manifest
-    /\/src\/core\/(domains\/(engine|crank|distributor)\/(?!(manifest|schools|hazards|fields|flags|rules|slots|figures)\.ts)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict)\/)/
+    /\/src\/core\/(domains\/(engine|crank|distributor)\/(?!(manifest|schools|hazards|fields|flags|rules|slots|figures|tdc-doubt)\.ts)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict)\/)/
   ],
   [
     'frame',
-    /\/src\/lib\/(reader\/|ui\/((keys|unsent|live)\/|primitives\/(?!(KeyList|Pages|PrintedScale|Graduation)\.)))/
+    /\/src\/lib\/(reader\/(?!given\.)|ui\/((keys|unsent|live)\/(?!as-file\.)|primitives\/(?!(KeyList|Pages|PrintedScale|Graduation|WhoPanel|Panel|Field|save)\.)))/
   ],
   [
     'view',
-    /\/src\/lib\/ui\/(job\/(?!SchoolList\.)|job-view\/(?!(Schools|StepChoices|SetAside)\.)|instruments\/two-lap-dial\/)/
+    /\/src\/lib\/ui\/(job\/(?!(SchoolList|ReadingText|Result)\.)|job-view\/(?!(Schools|StepChoices|SetAside)\.)|instruments\/two-lap-dial\/)/
   ]
 ];
 

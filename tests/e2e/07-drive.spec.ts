@@ -270,6 +270,8 @@ test('a different distributor with a blocked housing: another tooth and tower, c
     await expect(head(page)).toContainText('Do not fit it. The other hand');
     await page.getByRole('button', { name: 'Done D' }).click();
     await expect(page.getByRole('alert')).toContainText('is not settled');
+    // once answered the questions are one line, which opens again
+    await page.getByText('Hand of the new gear left-hand').click();
     await page.getByRole('group', { name: 'Hand of the new gear' }).getByRole('button', { name: 'right-hand' }).click();
     await done(page, 'Old and new compared');
   });

@@ -25,7 +25,7 @@ beforeEach(() => {
   vi.stubGlobal(
     'ResizeObserver',
     class {
-      constructor(private say: () => void) {
+      constructor(say: () => void) {
         told = say;
       }
       observe() {

@@ -21,6 +21,10 @@ afterEach(cleanup);
 
 const PREFS = { theme: 'light', length: 'mm', view: 'front', zone: 'UTC' } as const;
 
+/** The drawing is there; on a busy machine its part may take its time. */
+const fetched = (page: Element) =>
+  waitFor(() => expect(page.querySelector('.surface')!.textContent).not.toContain('Loading …'), { timeout: 15_000 });
+
 async function work(job: PlayedJob, step: string | null) {
   const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log] });
   if (step) on.at(step);
@@ -35,7 +39,7 @@ async function work(job: PlayedJob, step: string | null) {
     onundo: told.undo,
     onagain: () => {}
   });
-  await waitFor(() => expect(page.querySelector('.surface')!.textContent).not.toContain('Loading …'));
+  await fetched(page);
   return { ...on, page, told, text: () => plain(page) };
 }
 
@@ -51,7 +55,7 @@ describe.each(runSheets.map((s) => s.id))('the sheet %s', (id) => {
       try {
         const steps = on.session.sheet.steps.map((s) => s.id);
         for (const step of [...steps, ...steps.toReversed()]) {
-          await waitFor(() => expect(on.page.querySelector('.surface')!.textContent).not.toContain('Loading …'));
+          await fetched(on.page);
           on.at(step);
           await tick();
           expect(on.page.querySelector('#step-in-hand')!.textContent).toContain(on.view.selected.step.title);

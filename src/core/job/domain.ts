@@ -123,7 +123,7 @@ export interface Domain<W = any, S extends string = any> {
   /** readings that repeat one another in ways that do not follow from their slots, as the middles of pairs do */
   repeats?: (state: JobState<W, S>) => RepeatGroup[];
   /** rules that follow from a figure, not from a state that was said */
-  interlocks?: (c: WorkContext<W, S>) => Rule[];
+  interlocks?: (c: WorkContext<W, S>) => string[];
   /** what is improbable about a figure, as a question to ask once; by slot */
   doubts?: Record<string, (t: Typed<JobState<W, S>>) => string | null>;
   /** what an event does to the states, beyond its step's own */

@@ -65,11 +65,8 @@ export function jobState<W = any, S extends string = any>(
 /** What must not be done now: by the states as they are, and by what workings have found, on this sheet. */
 function raisedRules(context: WorkContext, domains: readonly Domain[], flags: ReadonlySet<string>): Rule[] {
   const { sheet } = context;
-  const worked = domains.flatMap((d) => d.interlocks?.(context) ?? []);
-  return byHarm([
-    ...worked.filter((x) => sheet.rules.some((r) => r.id === x.id)),
-    ...raised(sheet.rules, flags, context)
-  ]);
+  const worked = new Set(domains.flatMap((d) => d.interlocks?.(context) ?? []));
+  return byHarm([...sheet.rules.filter((r) => r.worked && worked.has(r.id)), ...raised(sheet.rules, flags, context)]);
 }
 
 /** The workings of a job, each made when it is first asked for. */

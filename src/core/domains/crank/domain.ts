@@ -8,7 +8,6 @@ import { doubts } from './doubts.ts';
 import { earlierMark, markError } from './mark-work.ts';
 import { middles } from './middles.ts';
 import { replays } from './replays.ts';
-import { ONE_SIGN, STEPPED_BACK } from './rules.ts';
 import { settle } from './settle.ts';
 import { surfaces } from './surfaces.ts';
 import { tdcWork } from './tdc-work.ts';
@@ -30,7 +29,7 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
     placeAt: (c) => (seq: number) => place(c, seq)
   },
   surfaces,
-  interlocks: (c) => [...(oneSign(c) ? [ONE_SIGN] : []), ...(steppedBack(c) ? [STEPPED_BACK] : [])],
+  interlocks: (c) => [...(oneSign(c) ? ['IL.11'] : []), ...(steppedBack(c) ? ['IL.13'] : [])],
   schools: {
     tdc: () => ({ option: 'pairs', because: 'it cancels the flat top and forces nothing' }),
     overshoot: (e) =>

@@ -2,7 +2,7 @@ import type { Rule } from '../../job/rule.ts';
 import type { CrankVocabulary } from './vocabulary.ts';
 
 /** One sign was given and no second that is independent of it. */
-export const ONE_SIGN: Rule<CrankVocabulary['flag']> = {
+const ONE_SIGN: Rule<CrankVocabulary['flag']> = {
   id: 'IL.11',
   worked: true,
   on: [],
@@ -18,7 +18,7 @@ export const ONE_SIGN: Rule<CrankVocabulary['flag']> = {
 };
 
 /** The crank was last moved backward and stands on the setting. */
-export const STEPPED_BACK: Rule<CrankVocabulary['flag']> = {
+const STEPPED_BACK: Rule<CrankVocabulary['flag']> = {
   id: 'IL.13',
   worked: true,
   on: [],

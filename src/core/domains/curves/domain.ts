@@ -8,7 +8,6 @@ import { sweepDoubt } from './doubts.ts';
 import { knockFinding, knockOpen, knockWork } from './knock-work.ts';
 import { lobesFinding, lobesWork } from './lobes-work.ts';
 import { modelError, recurveWork } from './recurve-work.ts';
-import { TOTAL_ABOVE } from './rules.ts';
 import { scatterWork, type DriveWander } from './scatter-work.ts';
 import { settle } from './settle.ts';
 import { sweepWork } from './sweep-work.ts';
@@ -21,7 +20,7 @@ import type { CurvesContext, CurvesState } from './works.ts';
 export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
   name: 'curves',
   needs: [stack, timing],
-  interlocks: (c) => (c.works.sweeps.findLast((s) => s.total)?.total?.verdict?.state === 'out' ? [TOTAL_ABOVE] : []),
+  interlocks: (c) => (c.works.sweeps.findLast((s) => s.total)?.total?.verdict?.state === 'out' ? ['IL.33'] : []),
   works: {
     sweeps: (c) =>
       c.sheet.steps

@@ -2,7 +2,7 @@ import type { Rule } from '../../job/rule.ts';
 import type { CurvesVocabulary } from './vocabulary.ts';
 
 /** A total that was measured above its limit. */
-export const TOTAL_ABOVE: Rule = {
+const TOTAL_ABOVE: Rule = {
   id: 'IL.33',
   worked: true,
   on: [],

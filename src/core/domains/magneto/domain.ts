@@ -3,7 +3,6 @@ import { domain as crank } from '../crank/domain.ts';
 import type { CrankWorks } from '../crank/works.ts';
 import { settled } from './figures.ts';
 import { magnetoWork } from './magneto-work.ts';
-import { KICKS } from './rules.ts';
 import type { MagnetoVocabulary } from './vocabulary.ts';
 import { couplingHeadline, couplingOpen, lagText, runHeadline, runOpen, snapHeadline, snapOpen } from './words.ts';
 import type { MagnetoState, MagnetoWorks } from './works.ts';
@@ -22,7 +21,7 @@ export const domain: Domain<MagnetoWorks & CrankWorks, MagnetoVocabulary['school
     'magneto-marks': () => ({ option: 'coupling', because: 'a mark proves nothing before its partner is seen' }),
     'magneto-order': () => ({ option: 'cover', because: 'nothing then pushes endwise on the flange' })
   },
-  interlocks: (c) => (c.works.magneto.lag?.kickback && c.r.chosen.get('start-by') === 'hand' ? [KICKS] : []),
+  interlocks: (c) => (c.works.magneto.lag?.kickback && c.r.chosen.get('start-by') === 'hand' ? ['hand-kick'] : []),
   figures: (state: MagnetoState) => {
     const { snap, snapAfter, run, coupling } = state.work.magneto;
     const heard = snapAfter ?? snap;

@@ -2,7 +2,7 @@ import type { Rule } from '../../job/rule.ts';
 import type { MagnetoVocabulary } from './vocabulary.ts';
 
 /** At hand-cranking speed it fires well before the top, and somebody means to start it by hand. */
-export const KICKS: Rule<MagnetoVocabulary['flag']> = {
+const KICKS: Rule<MagnetoVocabulary['flag']> = {
   id: 'hand-kick',
   worked: true,
   on: [],

@@ -7,7 +7,6 @@ import { ledgerWork } from './ledger-work.ts';
 import { chartWork } from './lift-chart.ts';
 import { liftWork } from './lift-work.ts';
 import { proofWork } from './proof-work.ts';
-import { CHART_KIND_UNKNOWN } from './rules.ts';
 import { settle } from './settle.ts';
 import { choiceOf, listOf, type PumpVocabulary } from './vocabulary.ts';
 import {
@@ -78,7 +77,7 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
     'pump-cover': () => ({ option: 'access', because: 'it strips least where the engine stands in its place' })
   },
   interlocks: (c) =>
-    c.sheet.steps.some((s) => s.surface === 'lift') && c.works.liftChart.kind === null ? [CHART_KIND_UNKNOWN] : [],
+    c.sheet.steps.some((s) => s.surface === 'lift') && c.works.liftChart.kind === null ? ['IL.56'] : [],
   figures: settle,
   card: (state) => {
     const code = choiceOf(state.engine, 'chartCode');

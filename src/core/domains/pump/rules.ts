@@ -2,7 +2,7 @@ import type { Rule } from '../../job/rule.ts';
 import type { PumpVocabulary } from './vocabulary.ts';
 
 /** Nobody has said which of the two charts is in hand. */
-export const CHART_KIND_UNKNOWN: Rule<PumpVocabulary['flag']> = {
+const CHART_KIND_UNKNOWN: Rule<PumpVocabulary['flag']> = {
   id: 'IL.56',
   worked: true,
   on: [],

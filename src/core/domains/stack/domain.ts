@@ -2,7 +2,6 @@ import type { Domain } from '../../job/domain.ts';
 import { domain as distributor } from '../distributor/domain.ts';
 import { gapDoubt } from './doubts.ts';
 import { lastPatch, patchFinding, patchWork } from './patch-work.ts';
-import { CLAMPED } from './rules.ts';
 import { replays } from './replays.ts';
 import { settle } from './settle.ts';
 import { stackWork } from './stack-work.ts';
@@ -35,7 +34,7 @@ export const domain: Domain<StackWorks, StackVocabulary['school']> = {
     sealant: () => ({ option: 'dry', because: 'the float is then what the sum says' })
   },
   figures: settle,
-  interlocks: (c) => (c.sheet.steps.some((s) => s.surface === 'stack') && c.works.stack.clamped ? [CLAMPED] : []),
+  interlocks: (c) => (c.sheet.steps.some((s) => s.surface === 'stack') && c.works.stack.clamped ? ['IL.float'] : []),
   doubts: { gap: gapDoubt },
   replays
 };

@@ -2,7 +2,7 @@ import type { Rule } from '../../job/rule.ts';
 import type { StackVocabulary } from './vocabulary.ts';
 
 /** Not a state that was said but a figure that was measured: washer and gaps leave the gear no float at all. */
-export const CLAMPED: Rule = {
+const CLAMPED: Rule = {
   id: 'IL.float',
   worked: true,
   on: [],

@@ -10,7 +10,6 @@ import { clampHeadline, clampOpen } from './clamp-work.ts';
 import { dwellDoubt } from './doubts.ts';
 import { settled } from './figures.ts';
 import { gapWork } from './gap-work.ts';
-import { IDLE_ABOVE_ONSET, ROOM_NOT_JUDGED, STROKE_NOT_PROVED } from './rules.ts';
 import { timings } from './timing-work.ts';
 import { choiceOf, holds, type TimingVocabulary } from './vocabulary.ts';
 import { biasHeadline, gapHeadline, housingTurns, timingHeadline, timingOpen } from './words.ts';
@@ -66,9 +65,9 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
   replays,
   figures: (state) => [...state.steps.flatMap((v) => timingFigure(state, v)), ...restError(state)],
   interlocks: (c) => [
-    ...(strokeOpen(c) ? [STROKE_NOT_PROVED] : []),
-    ...(idleAboveOnset(c) ? [IDLE_ABOVE_ONSET] : []),
-    ...(roomOpen(c) ? [ROOM_NOT_JUDGED] : [])
+    ...(strokeOpen(c) ? ['IL.10'] : []),
+    ...(idleAboveOnset(c) ? ['IL.27'] : []),
+    ...(roomOpen(c) ? ['IL.47'] : [])
   ],
   doubts: { dwell: dwellDoubt },
   card: (state, len) => {

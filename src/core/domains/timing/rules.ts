@@ -2,7 +2,7 @@ import type { Rule } from '../../job/rule.ts';
 import type { TimingVocabulary } from './vocabulary.ts';
 
 /** Raised only where it matters which of two TDCs fires: not on a two-stroke, not where nothing is indexed. */
-export const STROKE_NOT_PROVED: Rule<TimingVocabulary['flag']> = {
+const STROKE_NOT_PROVED: Rule<TimingVocabulary['flag']> = {
   id: 'IL.10',
   worked: true,
   on: ['mark-judged'],
@@ -18,7 +18,7 @@ export const STROKE_NOT_PROVED: Rule<TimingVocabulary['flag']> = {
 };
 
 /** An idle speed that was read above the onset of the advance: what is read then is not the initial timing alone. */
-export const IDLE_ABOVE_ONSET: Rule<TimingVocabulary['flag']> = {
+const IDLE_ABOVE_ONSET: Rule<TimingVocabulary['flag']> = {
   id: 'IL.27',
   worked: true,
   on: [],
@@ -34,7 +34,7 @@ export const IDLE_ABOVE_ONSET: Rule<TimingVocabulary['flag']> = {
 };
 
 /** A distributor or its drive was newly fitted, and nobody has turned the housing both ways. */
-export const ROOM_NOT_JUDGED: Rule<TimingVocabulary['flag']> = {
+const ROOM_NOT_JUDGED: Rule<TimingVocabulary['flag']> = {
   id: 'IL.47',
   worked: true,
   on: [],

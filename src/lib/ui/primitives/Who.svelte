@@ -1,106 +1,21 @@
 <script lang="ts">
-  import { invalidateAll } from '$app/navigation';
   import { page } from '$app/state';
-  import { forgetPages } from '../live/kept-pages.ts';
-  import Field from './Field.svelte';
-  import Panel from './Panel.svelte';
+  import Lazy from './Lazy.svelte';
 
   /** opened or closed by hand; until then it is open while nobody has said who works here */
   let asked = $state<boolean | null>(null);
-  let name = $state('');
-  let problem = $state('');
-  const me = $derived(page.data.person as { id: string; name: string } | null);
-  const people = $derived((page.data.people ?? []) as { id: string; name: string; role: string }[]);
+  const me = $derived(page.data.person as { name: string } | null);
   const open = $derived(asked ?? (!me && !!page.data.people));
-  const prefs = $derived(page.data.prefs as { theme: string; length: string; zone: string });
-  const zones = $derived(
-    open ? [...new Set([prefs.zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])] : [prefs.zone]
-  );
-
-  async function send(url: string, body: object): Promise<boolean> {
-    const r = await fetch(url, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body)
-    }).catch(() => null);
-    const answer = r ? await r.json().catch(() => null) : null;
-    problem = answer?.ok ? '' : (answer?.error?.message ?? 'The server does not answer. Try again in a moment.');
-    if (answer?.ok) await invalidateAll();
-    return !!answer?.ok;
-  }
-  async function choose(body: object) {
-    if (await send('/api/person', body)) {
-      asked = null;
-      name = '';
-      await forgetPages();
-    }
-  }
-  async function prefer(body: { theme?: string; length?: string }) {
-    if ((await send('/api/prefs', body)) && body.theme) document.documentElement.dataset.theme = body.theme;
-  }
 </script>
 
 <div class="who">
   <button class="me" aria-expanded={open} aria-haspopup="dialog" onclick={() => (asked = !open)}
     >{me?.name ?? 'Who is at the bench?'}</button
   >
-  {#if open}
-    <Panel label="Who is at the bench, and how things are shown" closable={!!me} onclose={() => (asked = false)}>
-      <h2>{me ? 'At this bench' : 'Who is at the bench?'}</h2>
-      <p class="quiet small">Every reading is kept with who took it.</p>
-      {#if people.length}
-        <ul>
-          {#each people as p (p.id)}
-            <li>
-              <button
-                class="person"
-                class:on={p.id === me?.id}
-                aria-pressed={p.id === me?.id}
-                onclick={() => choose({ id: p.id })}>{p.name}<span class="quiet">{p.role}</span></button
-              >
-            </li>
-          {/each}
-        </ul>
-      {/if}
-      <form
-        onsubmit={(e) => {
-          e.preventDefault();
-          void choose({ name });
-        }}
-      >
-        <Field label="Another name" bind:value={name} maxlength={80} />
-        <button class="button" disabled={!name.trim()}>Work as {name.trim() || '…'}</button>
-      </form>
-      {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
-      <div class="prefs">
-        <Field
-          label="Light"
-          options={[
-            ['system', 'as the system'],
-            ['light', 'light'],
-            ['dim', 'dim']
-          ]}
-          bind:value={() => prefs.theme, (theme) => prefer({ theme })}
-        />
-        <Field
-          label="Lengths"
-          options={[
-            ['mm', 'mm'],
-            ['in', 'inch'],
-            ['thou', 'thou']
-          ]}
-          bind:value={() => prefs.length, (length) => prefer({ length })}
-        />
-      </div>
-      <div class="zone">
-        <Field
-          label="The workshop’s clock"
-          options={zones.map((z) => [z, z] as const)}
-          bind:value={() => prefs.zone, (zone) => send('/api/workshop', { zone })}
-        />
-      </div>
-    </Panel>
-  {/if}
+  {#if open}<Lazy
+      load={() => import('./WhoPanel.svelte')}
+      props={{ onclose: () => (asked = false), onchosen: () => (asked = null) }}
+    />{/if}
 </div>
 
 <style>
@@ -120,45 +35,5 @@
     text-decoration: underline;
     text-decoration-color: var(--rule);
     text-underline-offset: 4px;
-  }
-  li {
-    border-bottom: 1px solid var(--hair);
-  }
-  .person {
-    display: flex;
-    justify-content: space-between;
-    width: 100%;
-    min-height: 44px;
-    align-items: center;
-    border: 0;
-    background: none;
-    padding: 0 8px;
-    cursor: pointer;
-    text-align: left;
-  }
-  .person.on {
-    font-weight: 650;
-    box-shadow: inset 4px 0 0 var(--target);
-  }
-  form {
-    display: grid;
-    gap: 6px;
-    margin: 12px 0;
-  }
-  .prefs > :global(*) {
-    flex: 1;
-  }
-  .zone {
-    margin-bottom: 12px;
-  }
-  .prefs {
-    display: flex;
-    gap: 14px;
-    margin-bottom: 12px;
-  }
-  .problem {
-    color: var(--out);
-    font-weight: 600;
-    margin-bottom: 10px;
   }
 </style>

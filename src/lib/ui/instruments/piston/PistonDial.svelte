@@ -75,7 +75,7 @@
   <circle cx={p.pin.x} cy={p.pin.y} r="5" class="part" />
   <circle cx={l.cx} cy={l.cy} r="6" class="part" />
   <circle cx={p.gudgeon.x} cy={p.gudgeon.y} r="4.5" class="part" />
-  <circle {...face} class="part" />
+  <circle cx={face.cx} cy={face.cy} r={face.r} class="part" />
   <path d={ticks} class="ring" />
   <path d="M0 0V-25" class="needle" transform="translate({face.cx} {face.cy}) rotate({p.needleDeg})" />
   <circle cx={face.cx} cy={face.cy} r="2.6" class="hub" />
