@@ -1,6 +1,6 @@
 import scenario from '../scenarios/pedestal-drive.json' with { type: 'json' };
 import { PEDESTAL_SHEET } from '../support/scenario-sheets.ts';
-import { done, expect, number, open, test, type, stepInHand, holding } from './support/bench.ts';
+import { answer, done, expect, number, open, test, type, stepInHand, holding } from './support/bench.ts';
 import { A, B, be, depth, done as finished, say, wheel, workshop } from './support/workshop.ts';
 
 /**
@@ -265,14 +265,12 @@ test('a different distributor with a blocked housing: another tooth and tower, c
   await test.step('unknown values are asked for, and the wrong hand is refused', async () => {
     await type(page, '13');
     await expect(head(page)).toContainText('Still unknown: what the new gear is made of');
-    await page.getByRole('group', { name: 'The new gear is of' }).getByRole('button', { name: 'cast iron' }).click();
-    await page.getByRole('group', { name: 'Hand of the new gear' }).getByRole('button', { name: 'left-hand' }).click();
+    await answer(page, 'The new gear is of', 'cast iron');
+    await answer(page, 'Hand of the new gear', 'left-hand');
     await expect(head(page)).toContainText('Do not fit it. The other hand');
     await page.getByRole('button', { name: 'Done D' }).click();
     await expect(page.getByRole('alert')).toContainText('is not settled');
-    // once answered the questions are one line, which opens again
-    await page.getByText('Hand of the new gear left-hand').click();
-    await page.getByRole('group', { name: 'Hand of the new gear' }).getByRole('button', { name: 'right-hand' }).click();
+    await answer(page, 'Hand of the new gear', 'right-hand');
     await done(page, 'Old and new compared');
   });
 
@@ -376,9 +374,9 @@ test('a different distributor with a blocked housing: another tooth and tower, c
     await expect(rows.nth(1)).toContainText('94.2°');
     await expect(rows.nth(1)).toContainText('99.8°');
     await expect(page.getByRole('main')).toContainText('as found, it meets an obstacle');
-    await page.getByRole('button', { name: 'any tower' }).click();
+    await answer(page, 'Number one on the cap', 'any tower');
     await expect(page.getByRole('main')).toContainText('of the 52 places');
-    await page.getByRole('button', { name: 'fixed' }).click();
+    await answer(page, 'Number one on the cap', 'fixed');
     await expect(head(page)).toContainText('Let it down 3 teeth anticlockwise of the old place');
   });
 

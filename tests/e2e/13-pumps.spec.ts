@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import lift from '../scenarios/plunger-lift.json' with { type: 'json' };
 import bench from '../scenarios/pump-bench.json' with { type: 'json' };
 import { DIESEL } from '../support/pump-jobs.ts';
-import { expect, open, test } from './support/bench.ts';
+import { answer, expect, open, test } from './support/bench.ts';
 import { A, be, done as finished, say, workshop } from './support/workshop.ts';
 import {
   card,
@@ -323,13 +323,12 @@ test('bled, started under control, and judged by smoke and sound', async ({ page
   await say(api, A, jobId, ...finished('intake', 'secure'));
   await open(page, `${A}/jobs/${jobId}`);
   await test.step('two ways of stopping it, each by itself', async () => {
-    const ask = (name: string) => page.getByRole('group', { name });
-    await ask('First way, tried').getByRole('button', { name: 'stop lever or rack' }).click();
-    await ask('Second way, tried by itself').getByRole('button', { name: 'stop lever or rack' }).click();
+    await answer(page, 'First way, tried', 'stop lever or rack');
+    await answer(page, 'Second way, tried by itself', 'stop lever or rack');
     await expect(head(page)).toContainText('One and the same way twice');
     await done(page);
     await expect(page.getByRole('alert').first()).toContainText('one and the same');
-    await ask('Second way, tried by itself').getByRole('button', { name: 'plate over the intake' }).click();
+    await answer(page, 'Second way, tried by itself', 'plate over the intake');
     await done(page);
   });
   await test.step('the way of the fuel fills as it is bled', async () => {
@@ -355,15 +354,14 @@ test('bled, started under control, and judged by smoke and sound', async ({ page
       ...finished('start')
     );
     await open(page, `${A}/jobs/${jobId}`);
-    const ask = (name: string) => page.getByRole('group', { name });
-    await ask('Smoke, warm').getByRole('button', { name: 'white' }).click();
-    await ask('Knock').getByRole('button', { name: 'soft' }).click();
-    await ask('It runs').getByRole('button', { name: 'evenly' }).click();
+    await answer(page, 'Smoke, warm', 'white');
+    await answer(page, 'Knock', 'soft');
+    await answer(page, 'It runs', 'evenly');
     // three answers of one pattern: late 3, the others 2
     await expect(head(page)).toHaveText('Points to injection late. Next: repeat the pump timing');
     await done(page);
     await expect(page.getByRole('alert').first()).toContainText('points to a fault');
-    await ask('Smoke, warm').getByRole('button', { name: 'clear' }).click();
+    await answer(page, 'Smoke, warm', 'clear');
     await expect(head(page)).toContainText('Points to engine cold');
     await done(page);
   });

@@ -323,6 +323,10 @@ test('a distributor is checked on its engine before it comes out, from an empty 
     await to('Cap, rotor and leads');
     await expect(page.getByRole('main')).toContainText('Put it right first');
     await expect(page.getByRole('main')).toContainText('battery lead off');
+    await page
+      .getByText(/^Put it right first: battery lead off|Held\./)
+      .first()
+      .click();
     await page.getByRole('button', { name: 'to \u201cStart isolated, drives free\u201d' }).click();
     await expect(inHand).toContainText('Start isolated, drives free');
     await done(page);

@@ -62,6 +62,15 @@ export async function done(page: Page, title: string): Promise<void> {
 }
 
 /** The work: it is called by its phase and the step in hand. */
+/** Answers what a step asks in words; where it was answered before, its line is opened first. */
+export async function answer(page: Page, question: string, words: string): Promise<void> {
+  const group = page.getByRole('group', { name: question });
+  const line = page.locator('summary', { hasText: question });
+  await expect(line.or(group).first()).toBeVisible();
+  if (!(await group.isVisible())) await line.click();
+  await group.getByRole('button', { name: words, exact: true }).click();
+}
+
 export const stepInHand = (page: Page) => page.getByRole('main');
 /** What a name of the work says when this is in it. */
 export const holding = (text: string) => new RegExp(text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));

@@ -1,7 +1,9 @@
 <script lang="ts">
   import type { HTMLInputAttributes } from 'svelte/elements';
 
-  interface Props extends Omit<HTMLInputAttributes, 'value'> {
+  /* named one by one: an element that takes whatever it is given costs every page the code for all of it */
+  type Given = 'id' | 'name' | 'type' | 'placeholder' | 'required' | 'maxlength' | 'inputmode' | 'min' | 'max' | 'step';
+  interface Props extends Pick<HTMLInputAttributes, Given | 'aria-invalid' | 'aria-describedby'> {
     /** lines to write on, where what is asked is longer than a word or a figure */
     lines?: number;
     /** what it asks, as it stands above it */
@@ -9,6 +11,9 @@
     /** in lighter type after the label */
     hint?: string;
     value?: string | number | null | undefined;
+    onpaste?: (e: ClipboardEvent) => void;
+    /** another of the options was chosen */
+    onchange?: (e: Event & { currentTarget: HTMLSelectElement }) => void;
     /** the choices, as [value, words]: with them it is a list to choose from */
     options?: readonly (readonly [value: string, words: string])[] | undefined;
     /** the label beside the field and not above it */
@@ -28,7 +33,19 @@
     unseen = false,
     lines = 1,
     id,
-    ...rest
+    name,
+    type = 'text',
+    placeholder,
+    required,
+    maxlength,
+    inputmode,
+    min,
+    max,
+    step,
+    onpaste,
+    onchange,
+    'aria-invalid': invalid,
+    'aria-describedby': help
   }: Props = $props();
   const own = $props.id();
   const at = $derived(id ?? own);
@@ -39,15 +56,52 @@
     >{label}{#if hint}&ensp;<span class="quiet">{hint}</span>{/if}</label
   >
   {#if options}
-    <!-- eslint-disable-next-line @typescript-eslint/no-explicit-any -- what a list takes is a part of what a field takes -->
-    <select id={at} class="field" bind:value {...rest as any}>
+    <select
+      id={at}
+      class="field"
+      {name}
+      {required}
+      aria-invalid={invalid}
+      aria-describedby={help}
+      {onchange}
+      bind:value
+    >
       {#each options as [v, words] (v)}<option value={v}>{words}</option>{/each}
     </select>
   {:else if lines > 1}
-    <!-- eslint-disable-next-line @typescript-eslint/no-explicit-any -- as above, for lines to write on -->
-    <textarea id={at} class="field" rows={lines} autocomplete="off" bind:value {...rest as any}></textarea>
+    <textarea
+      id={at}
+      class="field"
+      rows={lines}
+      autocomplete="off"
+      {name}
+      {placeholder}
+      {required}
+      maxlength={Number(maxlength) || undefined}
+      aria-invalid={invalid}
+      aria-describedby={help}
+      {onpaste}
+      bind:value></textarea>
   {:else}
-    <input id={at} class="field" autocomplete="off" bind:value {...rest} />
+    <input
+      id={at}
+      class="field"
+      autocomplete="off"
+      {name}
+      {type}
+      {placeholder}
+      {required}
+      {maxlength}
+      {inputmode}
+      {min}
+      {max}
+      {step}
+      aria-invalid={invalid}
+      aria-describedby={help}
+      {onpaste}
+      value={value ?? ''}
+      oninput={(e) => (value = e.currentTarget.value)}
+    />
   {/if}
 </div>
 
