@@ -9,6 +9,7 @@ import { ensureBuild } from '../scripts/lib/prepare.mjs';
 import { dragCost, round, toAndFro } from './lib/drag.mjs';
 import { enlarge, settled, wait } from './lib/large.mjs';
 import { loggingLatency } from './lib/logging.mjs';
+import { scriptsOf } from './lib/scripts.mjs';
 import { cpuPerRequest, median, startServer } from './lib/servers.mjs';
 
 /**
@@ -48,15 +49,13 @@ const { rows: gear } = await client.query(`SELECT id FROM job WHERE sheet = 'reg
 const { rows: drive } = await client.query(`SELECT id FROM job WHERE sheet = 'pedestal' ORDER BY opened_at DESC`);
 const cookie = { headers: { cookie: 'nemrik-person=ines-farrow' } };
 
-const parts = { pages, calls, logging, drags, core, large };
+const parts = { pages, scripts, calls, logging, drags, core, large };
 const asked = process.argv.slice(2);
 try {
   for (const [name, part] of Object.entries(parts)) if (asked.length === 0 || asked.includes(name)) await part();
 } finally {
   await client.end();
-  nemrik.stop();
-  bare.stop();
-  await new Promise((r) => setTimeout(r, 500));
+  await Promise.all([nemrik.stop(), bare.stop()]);
   await dropDatabase(db.url('postgres'), NAME);
 }
 
@@ -88,6 +87,14 @@ async function pages() {
   line('job page', `${ms.job.toFixed(2)} ms, ${(ms.job / ms.bare).toFixed(2)} x`, 'at most 3 x');
   line('page of a drive job', `${ms.drive.toFixed(2)} ms, ${(ms.drive / ms.bare).toFixed(2)} x`, 'at most 3 x');
   line('page of a recurve', `${ms.recurve.toFixed(2)} ms, ${(ms.recurve / ms.bare).toFixed(2)} x`, 'at most 3 x');
+}
+
+async function scripts() {
+  const all = await scriptsOf(nemrik.url, `/jobs/${rows[0].id}`, 'ines-farrow');
+  const kb = (bytes) => `${(bytes / 1000).toFixed(1)} kB`;
+  line('scripts of a job from scratch, gzipped', kb(all.gzipped), 'at most 100 kB');
+  line('  as they are sent', kb(all.sent), '');
+  for (const f of all.files.slice(0, 6)) line(`  ${f.holds}`, kb(f.gzipped), '');
 }
 
 async function calls() {

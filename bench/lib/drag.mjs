@@ -1,7 +1,8 @@
 import { chromium } from '@playwright/test';
 import { ensureChromium } from '../../scripts/lib/debian.mjs';
 
-const args = [
+/** How the browser is started wherever it measures. */
+export const CHROMIUM = [
   '--no-sandbox',
   '--disable-gpu',
   '--disable-quic',
@@ -32,7 +33,7 @@ export const toAndFro = (dx, dy) => (box) =>
  */
 export async function dragCost(url, path, person, what, way) {
   ensureChromium();
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args });
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   await context.addCookies([{ name: 'nemrik-person', value: person, url }]);
   const page = await context.newPage();

@@ -20,10 +20,19 @@ export async function startServer(entry, env, path) {
         () => false
       )
     )
-      return { url, pid: child.pid, stop: () => child.kill('SIGTERM') };
+      return { url, pid: child.pid, stop: () => stop(child) };
     await new Promise((r) => setTimeout(r, 100));
   }
   throw new Error(`${entry} did not answer`);
+}
+
+/** Asks a server to go and waits until it has gone; one that still holds its database then is not asked twice. */
+async function stop(child) {
+  const gone = new Promise((r) => child.once('exit', r));
+  child.kill('SIGTERM');
+  const late = setTimeout(() => child.kill('SIGKILL'), 2000);
+  await gone;
+  clearTimeout(late);
 }
 
 /** Processor time of a process so far, user and system, in milliseconds. */

@@ -1,0 +1,42 @@
+import { chromium } from '@playwright/test';
+import { gzipSync } from 'node:zlib';
+import { ensureChromium } from '../../scripts/lib/debian.mjs';
+import { CHROMIUM } from './drag.mjs';
+
+/** What a chunk holds, told by a word that only it has. */
+const HOLDS = [
+  ['the framework, and what every page has', 'hydrat'],
+  ['the view of a job', 'Across the bay'],
+  ['what a job is made of: log, states, words, rules', 'This cannot be overruled'],
+  ['where the crank is: signs, readings, top dead centre', 'no degree wheel in the tray'],
+  ['the step in hand: how true TDC is found', 'before and after swapped'],
+  ['the trades that follow in the sheet', 'as found, it meets an obstacle']
+];
+
+/**
+ * The scripts that a page asks for until it can be used: gzipped at the highest level, and as they went over the wire, in
+ * bytes. What is fetched in an idle moment afterwards is not counted.
+ */
+export async function scriptsOf(url, path, person) {
+  ensureChromium();
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
+  const context = await browser.newContext({ serviceWorkers: 'block' });
+  await context.addCookies([{ name: 'nemrik-person', value: person, url }]);
+  const page = await context.newPage();
+  const files = [];
+  page.on('requestfinished', (request) => {
+    if (!new URL(request.url()).pathname.endsWith('.js')) return;
+    const body = request.response().then((r) => r.body());
+    files.push(Promise.all([body, request.sizes()]).then(([body, { responseBodySize: sent }]) => ({ body, sent })));
+  });
+  await page.goto(url + path);
+  await page.waitForSelector('html[data-hydrated]');
+  const seen = (await Promise.all([...files])).map(({ body, sent }) => {
+    const text = body.toString();
+    const holds = HOLDS.find(([, word]) => text.includes(word))?.[0] ?? 'another part';
+    return { holds, sent, gzipped: gzipSync(body, { level: 9 }).length };
+  });
+  await browser.close();
+  const sum = (of) => seen.reduce((n, f) => n + f[of], 0);
+  return { gzipped: sum('gzipped'), sent: sum('sent'), files: seen.sort((a, b) => b.gzipped - a.gzipped) };
+}
