@@ -52,8 +52,15 @@ describe('a drawing beside a row of actions', () => {
   });
   it('never becomes so small in use that its words cannot be read; one that is looked at may be smaller', () => {
     expect(page(450).drawn!.style.maxWidth).toBe('225px');
-    expect(page(450, { inUse: false }).drawn!.style.maxWidth).toBe('165px');
-    expect(page(450, { drawing: '<svg class="drawing glance"></svg>' }).drawn!.style.maxWidth).toBe('165px');
+    expect(page(420, { inUse: false }).drawn!.style.maxWidth).toBe('176px');
+    expect(page(420, { drawing: '<svg class="drawing glance"></svg>' }).drawn!.style.maxWidth).toBe('176px');
+  });
+  it('that is only looked at waits until there is room for it', () => {
+    const { drawn } = page(450, { inUse: false });
+    expect(drawn!.style.display).toBe('none');
+    drawn!.getBoundingClientRect = () => ({ top: 200, height: 300, width: 300, bottom: 500 }) as DOMRect;
+    told();
+    expect([drawn!.style.display, drawn!.style.maxWidth]).toEqual(['', '']);
   });
   it('is left alone where there is none, and is not watched once its step has gone', () => {
     expect(() => page(450, { drawing: '<p>figures</p>' })).not.toThrow();

@@ -110,9 +110,11 @@ describe('a step in view', () => {
     const on = await work(new PlayedJob(engineWith(SHEET), 'shaft-in-place'), 'slot-seen');
     await waitFor(() => expect(on.page.querySelector('.question')).not.toBeNull());
     expect(on.page.querySelector('form')).toBeNull();
+    expect(plain(on.page.querySelector('h1')!)).not.toMatch(/^Enter /);
     await fireEvent.click(on.page.querySelectorAll<HTMLButtonElement>('.question button')[0]!);
     await waitFor(() => expect(on.page.querySelector('form')).not.toBeNull());
     expect(on.page.querySelector('.question')).toBeNull();
+    expect(plain(on.page.querySelector('h1')!)).toMatch(/^Enter /);
   });
   it('says how many values it lacks where they are more than two, and names them where they are fewer', async () => {
     const headline = async (...known: string[]) => {

@@ -7,7 +7,8 @@ const LOOKED_AT = 0.55;
 
 /**
  * Keeps the first drawing of a surface clear of the row of actions: where what is said above leaves too little height it
- * is drawn smaller, as far as its words stay readable. Where the page itself scrolls (a phone) it is left alone.
+ * is drawn smaller, as far as its words stay readable; one that is only looked at waits until there is room for it. Where the
+ * page itself scrolls (a phone) it is left alone.
  */
 export function fitted(lead: () => HTMLElement | undefined, inUse: () => boolean): Attachment<HTMLElement> {
   return (surface) => {
@@ -18,16 +19,17 @@ export function fitted(lead: () => HTMLElement | undefined, inUse: () => boolean
       const drawing = surface.querySelector<HTMLElement>('svg.drawing, .chart');
       if (!drawing || !main) return;
       const inline = drawing instanceof SVGElement ? 'maxWidth' : 'maxHeight';
-      drawing.style[inline] = '';
+      drawing.style[inline] = drawing.style.display = '';
       if (getComputedStyle(main).overflowY !== 'auto' || main.clientHeight === 0) return;
       const { width, height, bottom } = drawing.getBoundingClientRect();
       const over = bottom + main.scrollTop - main.getBoundingClientRect().top - main.clientHeight;
       if (over <= 0) return;
-      const share = Math.max(
-        inUse() && !drawing.classList.contains('glance') ? IN_USE : LOOKED_AT,
-        1 - (over + 4) / height
-      );
-      drawing.style[inline] = `${Math.floor(share * (inline === 'maxWidth' ? width : height))}px`;
+      const room = 1 - (over + 4) / height;
+      const used = inUse() && !drawing.classList.contains('glance');
+      if (!used && room < LOOKED_AT) drawing.style.display = 'none';
+      else
+        drawing.style[inline] =
+          `${Math.floor(Math.max(room, IN_USE * +used) * (inline === 'maxWidth' ? width : height))}px`;
     }
     const watch = new ResizeObserver(fit);
     for (const e of [main, above, surface]) watch.observe(e);
