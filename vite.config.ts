@@ -14,7 +14,7 @@ const together: [name: string, test: RegExp][] = [
   ],
   [
     'frame',
-    /\/src\/lib\/(reader\/(?!given\.)|ui\/((keys|unsent|live)\/(?!as-file\.)|primitives\/(?!(KeyList|Pages|PrintedScale|Graduation|WhoPanel|Panel|Field|save)\.)))/
+    /\/src\/lib\/(reader\/(?!(given|curve-\w+)\.)|ui\/((keys|unsent|live)\/(?!as-file\.)|primitives\/(?!(KeyList|Pages|PrintedScale|Graduation|WhoPanel|Panel|Field|save)\.)))/
   ],
   [
     'view',

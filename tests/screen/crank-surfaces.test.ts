@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
 import { dropMm, slider } from '$core/calculations/piston/slider.ts';
 import CurveFiles from '$lib/ui/curves/CurveFiles.svelte';
-import { picture } from '$lib/ui/curves/curve-series.ts';
+import { picture } from '$lib/reader/curve-picture.ts';
 import TdcMethods from '$lib/ui/surfaces/crank/tdc.school.svelte';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { CURVE, found } from '../support/curve-jobs.ts';

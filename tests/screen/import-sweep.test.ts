@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { measuredCsv, readCurveFile } from '$lib/ui/curves/curve-file.ts';
-import { ghostOf, picture, predictedPoints } from '$lib/ui/curves/curve-series.ts';
+import { picture } from '$lib/reader/curve-picture.ts';
+import { ghostOf, predictedPoints } from '$lib/ui/curves/curve-series.ts';
 import { importSweep } from '$lib/ui/curves/import-sweep.ts';
 import { engineWith } from '../support/played.ts';
 import { CURVE, found, inputs } from '../support/curve-jobs.ts';

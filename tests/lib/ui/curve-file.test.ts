@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { curveSvg, measuredCsv, predictedCsv, readCurveFile } from '$lib/ui/curves/curve-file.ts';
-import { ghostOf, picture, predictedPoints } from '$lib/ui/curves/curve-series.ts';
+import { picture } from '$lib/reader/curve-picture.ts';
+import { ghostOf, predictedPoints } from '$lib/ui/curves/curve-series.ts';
 import { engineWith, SHEET } from '../../support/played.ts';
 
 const points = (text: string) => readCurveFile(text).points.map((p) => [p.rpm, p.deg, p.dir]);
@@ -125,7 +126,7 @@ describe('the picture of a curve', () => {
     );
     expect(svg.startsWith('<svg xmlns="http://www.w3.org/2000/svg"')).toBe(true);
     expect(svg).toContain('Winch &#60;2&#62; &#38; &#34;co&#34;');
-    expect(svg.match(/<circle/g)).toHaveLength(1);
+    expect(svg.match(/a8 8 0 1 0 16 0/g)).toHaveLength(1);
     expect(svg.match(/l-5 -9z|l-5 9z/g)).toHaveLength(3);
     expect(svg).not.toContain('NaN');
   });

@@ -1,12 +1,13 @@
 import { readBy } from '$core/job/readings.ts';
 import { DEFERENCE } from '$core/job/texts.ts';
+import { curveDrawing } from '$lib/reader/curve-drawing.ts';
 import { givenText } from '$lib/reader/given.ts';
 import { dateText, timeText } from '$lib/reader/dates.ts';
 import { understood } from '$lib/reader/units.ts';
 import type { Prefs } from '$lib/reader/prefs.ts';
 import type { CardData } from '../jobs/card-data.ts';
 import { photoOf } from '../repositories/photos.ts';
-import { finish, MM, newPaper, type Doc } from './paper.ts';
+import { finish, MM, newPaper, paint, type Doc } from './paper.ts';
 
 const LEFT = 14;
 const RIGHT = 196;
@@ -67,6 +68,20 @@ type Cell = [text: string, x: number, width: number, strong?: boolean, right?: b
 const ACROSS = 3;
 const PHOTO_W = 57;
 const PHOTO_H = 43;
+
+const CURVE_W = 122;
+
+/** The curve that the job leaves behind. */
+function curve(s: Sheet, { curve }: CardData): void {
+  if (!curve) return;
+  const drawn = curveDrawing(curve.picture, curve.title);
+  const high = (CURVE_W * drawn.height) / drawn.width;
+  s.room(high + 14);
+  s.head('Advance curve');
+  paint(s.doc, drawn, { x: LEFT * MM, y: s.y * MM, width: CURVE_W * MM });
+  s.y += high + 1;
+  s.y += s.text(curve.key, LEFT, 182, { size: 7.5, colour: SOFT }) + 3;
+}
 
 /** Photographs three in a row, each with what it shows, who took it and when. */
 async function photographs(s: Sheet, { job, card: { photos } }: CardData, prefs: Prefs): Promise<void> {
@@ -174,6 +189,7 @@ export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<
     ]);
   if (card.open.length === 0) s.row([['Nothing.', 108, 88]]);
   s.y = Math.max(left, s.y) + 4;
+  curve(s, data);
   s.head('Readings');
   s.row([
     ['figure', LEFT, 50],

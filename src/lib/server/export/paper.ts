@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
+import type { Drawn } from '$lib/reader/curve-drawing.ts';
 
 export type Doc = InstanceType<typeof PDFDocument>;
 export const MM = 72 / 25.4;
@@ -25,6 +26,30 @@ export function newPaper(title: string, size: [number, number] = [210, 297]): Do
   doc.registerFont('text', faces.text);
   doc.registerFont('strong', faces.strong);
   return doc;
+}
+
+/** Puts a drawing on paper with its corner at a place, so wide; in points. */
+export function paint(doc: Doc, drawn: Drawn, at: { x: number; y: number; width: number }): void {
+  doc
+    .save()
+    .translate(at.x, at.y)
+    .scale(at.width / drawn.width);
+  for (const l of drawn.lines) {
+    doc.path(l.path);
+    if (l.dash) doc.dash(l.dash[0], { space: l.dash[1] });
+    else doc.undash();
+    if (l.width) doc.lineWidth(l.width);
+    if (l.width && l.fill) doc.fillAndStroke(l.fill, l.stroke);
+    else if (l.fill) doc.fill(l.fill);
+    else doc.stroke(l.stroke);
+  }
+  doc.undash().font('text').fontSize(14).fillColor('#15211d');
+  for (const l of drawn.labels) {
+    const wide = doc.widthOfString(l.text);
+    const back = { start: 0, middle: wide / 2, end: wide }[l.anchor];
+    doc.text(l.text, l.x - back, l.y - 12, { lineBreak: false });
+  }
+  doc.restore();
 }
 
 /** The finished bytes. */

@@ -6,6 +6,7 @@ import { lengthText } from '$lib/reader/units.ts';
 import { Refusal } from '../errors.ts';
 import { logOf } from '../repositories/events.ts';
 import { jobById } from '../repositories/jobs.ts';
+import { cardCurve } from './card-curve.ts';
 import { freshen } from './derive.ts';
 import { engineForJob } from './engine-for-job.ts';
 import { knownSheet } from './known-sheet.ts';
@@ -23,6 +24,7 @@ export async function cardData(id: string, prefs: Prefs) {
     sheet: { id: sheet.id, title: sheet.title },
     engine: { id: engine.id, name: engine.name, summary: engine.summary },
     card: jobCard(state, engine, lengthText(prefs)),
+    curve: cardCurve(state, engine),
     closed: state.closed
   };
 }

@@ -5,7 +5,7 @@
   import { onMount, untrack } from 'svelte';
   import type { Chart as ChartType, ChartDataset } from 'chart.js';
   import { formatSpeed } from '$core/units/format.ts';
-  import type { CurvePicture, Point } from './curve-series.ts';
+  import type { CurvePicture, Point } from '../../reader/curve-picture.ts';
 
   interface Props {
     picture: CurvePicture;

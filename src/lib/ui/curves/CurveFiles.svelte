@@ -2,7 +2,7 @@
   import type { CurveTable } from '$core/calculations/curve/curve-table.ts';
   import { save } from '../primitives/save.ts';
   import Field from '../primitives/Field.svelte';
-  import type { CurvePicture } from './curve-series.ts';
+  import type { CurvePicture } from '../../reader/curve-picture.ts';
 
   interface Props {
     picture: CurvePicture;

@@ -10,7 +10,8 @@
   import CurveChart from './CurveChart.svelte';
   import CurveFiles from './CurveFiles.svelte';
   import { toldApart } from '$core/domains/curves/prediction-band.ts';
-  import { ghostOf, picture, predictedBand, predictedPoints } from './curve-series.ts';
+  import { picture } from '../../reader/curve-picture.ts';
+  import { ghostOf, predictedBand, predictedPoints } from './curve-series.ts';
   import { Matcher } from './matcher.svelte.ts';
   import { dateText, type Clock } from '../../reader/dates.ts';
   import SpringSearch from './SpringSearch.svelte';

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
-  import { ghostOf, picture, predictedBand, predictedPoints } from '../../curves/curve-series.ts';
+  import { picture } from '../../../reader/curve-picture.ts';
+  import { ghostOf, predictedBand, predictedPoints } from '../../curves/curve-series.ts';
   import CurveChart from '../../curves/CurveChart.svelte';
   import CurveFiles from '../../curves/CurveFiles.svelte';
   import CurveTable from '../../curves/CurveTable.svelte';

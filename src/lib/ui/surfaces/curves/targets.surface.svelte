@@ -3,7 +3,7 @@
   import { curveThumb } from '$core/domains/curves/curve-thumb.ts';
   import Budget from './Budget.svelte';
   import CurveChart from '../../curves/CurveChart.svelte';
-  import { picture } from '../../curves/curve-series.ts';
+  import { picture } from '../../../reader/curve-picture.ts';
   import { TargetHand } from '../../curves/target.svelte.ts';
   import TargetTable from '../../curves/TargetTable.svelte';
 

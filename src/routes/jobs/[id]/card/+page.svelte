@@ -1,6 +1,7 @@
 <script lang="ts">
   import { readAt, readBy } from '$core/job/readings.ts';
   import { DEFERENCE } from '$core/job/texts.ts';
+  import { asSvg, curveDrawing } from '$lib/reader/curve-drawing.ts';
   import { givenText } from '$lib/reader/given.ts';
   import { dateText, timeText } from '$lib/reader/dates.ts';
   import { understood } from '$lib/reader/units.ts';
@@ -71,6 +72,15 @@
           </table>
         </section>
       </div>
+      {#if data.curve}
+        <figure>
+          <img
+            src="data:image/svg+xml,{encodeURIComponent(asSvg(curveDrawing(data.curve.picture, data.curve.title)))}"
+            alt="{data.curve.title}: the points stand among the readings"
+          />
+          <figcaption class="quiet small">{data.curve.key}</figcaption>
+        </figure>
+      {/if}
       {#if card.said.length}
         <section>
           <h2>Said by hand, as seen</h2>
@@ -153,6 +163,15 @@
     max-height: 240px;
     object-fit: contain;
     object-position: left top;
+  }
+  figure {
+    margin: 14px 0 0;
+    break-inside: avoid;
+  }
+  figure img {
+    display: block;
+    width: min(100%, 560px);
+    border: 1px solid var(--hair);
   }
   .desk {
     overflow: auto;
