@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './scripts/lib/debian.mjs';
 
 export default defineConfig({
   testDir: 'tests/e2e',
@@ -13,17 +14,6 @@ export default defineConfig({
     baseURL: process.env.E2E_A,
     // what is kept for want of a server would stand in the way of tests about its absence; one file of tests is about it
     serviceWorkers: 'block',
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync'
-      ]
-    }
+    launchOptions: CHROMIUM
   }
 });

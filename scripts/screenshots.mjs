@@ -1,22 +1,13 @@
 import { chromium } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureChromium } from './lib/debian.mjs';
+import { CHROMIUM, ensureChromium } from './lib/debian.mjs';
 import { root } from './lib/paths.mjs';
 import { running } from './lib/serve.mjs';
 import { Stop, say, sentence } from './lib/stop.mjs';
 
 /** One picture of each main view from the demo data: npm run screenshots, with ./nemrik demo running. */
 const out = join(root, 'docs/screenshots');
-const args = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync'
-];
 
 async function all() {
   const server = running();
@@ -25,7 +16,7 @@ async function all() {
   ensureChromium();
   mkdirSync(out, { recursive: true });
   const url = `http://127.0.0.1:${server.port}`;
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args });
+  const browser = await chromium.launch(CHROMIUM);
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const prefs = (p) =>
     context.addCookies([
@@ -83,7 +74,8 @@ async function all() {
   await step('Initial timing by strobe');
   await budget();
   await shot('job-timing');
-  await open(`${fits[1]}/card`);
+  await open(`${(await jobsOf('ropeway-winch', 'Recurve'))[0]}/card`);
+  await page.locator('figure').evaluate((f) => f.scrollIntoView({ block: 'center' }));
   await shot('card');
   await prefs({ view: 'rear' });
   await open((await jobsOf('ropeway-winch', 'Fit a distributor'))[0]);

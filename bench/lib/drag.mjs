@@ -1,16 +1,5 @@
 import { chromium } from '@playwright/test';
-import { ensureChromium } from '../../scripts/lib/debian.mjs';
-
-/** How the browser is started wherever it measures. */
-export const CHROMIUM = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync'
-];
+import { CHROMIUM, ensureChromium } from '../../scripts/lib/debian.mjs';
 
 /** Once round the middle of the dial, two degrees a move. */
 export const round = (box) =>
@@ -33,7 +22,7 @@ export const toAndFro = (dx, dy) => (box) =>
  */
 export async function dragCost(url, path, person, what, way) {
   ensureChromium();
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
+  const browser = await chromium.launch(CHROMIUM);
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   await context.addCookies([{ name: 'nemrik-person', value: person, url }]);
   const page = await context.newPage();

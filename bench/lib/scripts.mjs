@@ -1,7 +1,6 @@
 import { chromium } from '@playwright/test';
 import { gzipSync } from 'node:zlib';
-import { ensureChromium } from '../../scripts/lib/debian.mjs';
-import { CHROMIUM } from './drag.mjs';
+import { CHROMIUM, ensureChromium } from '../../scripts/lib/debian.mjs';
 
 /** What a chunk holds, told by a word that only it has. */
 const HOLDS = [
@@ -19,7 +18,7 @@ const HOLDS = [
  */
 export async function scriptsOf(url, path, person) {
   ensureChromium();
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
+  const browser = await chromium.launch(CHROMIUM);
   const context = await browser.newContext({ serviceWorkers: 'block' });
   await context.addCookies([{ name: 'nemrik-person', value: person, url }]);
   const page = await context.newPage();

@@ -31,7 +31,21 @@ function noMainCluster() {
   if (!existsSync(file)) writeFileSync(file, 'create_main_cluster = false\n');
 }
 
+/** How Debian's browser is started: without a monitor, and without a word to anybody. */
+export const CHROMIUM = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync'
+  ]
+};
+
 /** The browser for tests and pictures. */
 export function ensureChromium() {
-  if (!existsSync('/usr/bin/chromium')) install(['chromium'], 'Chromium');
+  if (!existsSync(CHROMIUM.executablePath)) install(['chromium'], 'Chromium');
 }

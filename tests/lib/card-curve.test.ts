@@ -57,6 +57,22 @@ describe('a drawing of a curve', () => {
       expect(Number(y)).toBeLessThanOrEqual(drawn.height);
     }
   });
+  it('keeps within it too where the curve that was found goes higher and faster, and a ring lies beyond', () => {
+    const far = {
+      ...c.picture,
+      ghost: [
+        { x: 900, y: 70 },
+        { x: 9000, y: 30 }
+      ],
+      target: [{ x: 9000, y: 20 }]
+    };
+    const { lines, width } = curveDrawing(far, c.title);
+    for (const { path } of lines)
+      for (const [, x, y] of path.matchAll(/[ML]([\d.-]+) ([\d.-]+)/g)) {
+        expect(Number(x)).toBeLessThanOrEqual(width);
+        expect(Number(y)).toBeGreaterThanOrEqual(0);
+      }
+  });
   it('stands on paper where it was put, as wide as it was asked for', async () => {
     const doc = newPaper('A curve');
     paint(doc, drawn, { x: 20 * MM, y: 30 * MM, width: 120 * MM });

@@ -1,5 +1,5 @@
 // A job is its log
-export { jobState, missingValues } from './state.ts';
+export { jobState, missingValues, valuesAsked } from './state.ts';
 export type { JobState, StepView, StepState, Domain } from './domain.ts';
 export type { EventBody, EventKind, JobEvent, GaugeRef, Person, Figure } from './events.ts';
 export { admit, notSettled } from './admit.ts';

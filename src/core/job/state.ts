@@ -149,3 +149,7 @@ function chosenSchools(domains: readonly Domain[], engine: Engine, r: Replayed):
 
 /** Data-sheet values that a step needs and the engine does not have. */
 export const missingValues = (step: Step, engine: Engine): string[] => step.values.filter((v) => !engine.values[v]);
+
+/** Those of them that are asked for now: not while it is asked whether the step is needed at all, nor once it is behind. */
+export const valuesAsked = (v: StepView, engine: Engine): string[] =>
+  v.asks || v.state === 'done' || v.state === 'not-needed' ? [] : missingValues(v.step, engine);

@@ -1,23 +1,20 @@
 import type { Engine } from '../engine/engine.ts';
 import { surfaceOf, type JobState, type StepView } from './domain.ts';
 import { labelOf } from './run-sheet.ts';
-import { missingValues } from './state.ts';
+import { valuesAsked } from './state.ts';
 import { list, lower, type LengthText } from './texts.ts';
 
 export * from './texts.ts';
 
 /** The one sentence at the top of the work surface: a finding or an instruction, never the name of the screen. */
 export function headline(state: JobState, engine: Engine, v: StepView, len: LengthText): string {
-  const lacks = lacking(v, engine);
-  if (lacks.length > 0 && v.state !== 'done')
+  const lacks = valuesAsked(v, engine);
+  if (lacks.length > 0)
     return lacks.length > 2
       ? `Enter ${lacks.length} values of the data sheet`
       : `Enter ${list(lacks.map((n) => lower(labelOf(state.sheet, n))))}`;
   return surfaceOf(state.domains, v.step.surface).headline?.(state, v, len) ?? answered(state, v) ?? v.step.say;
 }
-
-/** What of the data sheet a step waits for; nothing while it is still asked whether the step is needed at all. */
-const lacking = (v: StepView, engine: Engine): string[] => (v.asks ? [] : missingValues(v.step, engine));
 
 /** What a step found that is told by words alone, once all of them are said; null before, and where they are no findings. */
 function answered(state: JobState, { step }: StepView): string | null {
@@ -44,7 +41,7 @@ export function floorLine(state: JobState, engine: Engine): FloorLine {
     return { next: 'Nothing left to do: print the card', waits: 'signed', waitsText: 'done', rank: 4 };
   const v = state.steps[state.current]!;
   const next = headline(state, engine, v, (mm, d = 2) => `${mm.toFixed(d)} mm`);
-  const lacks = lacking(v, engine);
+  const lacks = valuesAsked(v, engine);
   if (lacks.length > 0) {
     const what = list(lacks.map((n) => lower(labelOf(state.sheet, n))));
     return { next, waits: 'value', waitsText: `waits for the data sheet: ${what}`, rank: 2 };

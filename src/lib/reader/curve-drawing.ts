@@ -29,7 +29,9 @@ const PAD = { left: 62, right: 20, top: 24, bottom: 56 };
 
 /** The chart of a curve as a drawing that stands alone, on paper white. Marks: solid measured, dashed predicted. */
 export function curveDrawing(p: CurvePicture, title: string): Drawn {
-  const most = Math.max(40, ...p.up.map((q) => q.y), ...(p.band ?? []).map((b) => b.maxDeg)) + 4;
+  const highest = [...p.up, ...p.down, ...p.ghost, ...p.target].map((q) => q.y);
+  const most = Math.max(40, ...highest, ...(p.band ?? []).map((b) => b.maxDeg)) + 4;
+  const within = (points: readonly Point[]) => points.filter((q) => q.x <= p.maxRpm);
   const x = (rpm: number) => PAD.left + ((W - PAD.left - PAD.right) * rpm) / p.maxRpm;
   const y = (deg: number) => H - PAD.bottom - ((H - PAD.top - PAD.bottom) * deg) / most;
   const at = (q: Point) => `${x(q.x).toFixed(1)} ${y(q.y).toFixed(1)}`;
@@ -52,12 +54,12 @@ export function curveDrawing(p: CurvePicture, title: string): Drawn {
   line(`M${PAD.left} ${PAD.top}V${H - PAD.bottom}H${W - PAD.right}`, INK, 1.6);
   labels.push({ x: (W + PAD.left) / 2, y: H - 12, text: 'engine speed, rpm', anchor: 'middle' });
   labels.push({ x: PAD.left, y: 16, text: title, anchor: 'start' });
-  if (p.ghost.length) line(through(p.ghost), '#b9c4bd', 2.5);
-  for (const c of p.predicted) line(through(c.points.filter((q) => q.x <= p.maxRpm)), '#34459e', 2.4, { dash: [7, 5] });
+  if (p.ghost.length) line(through(within(p.ghost)), '#b9c4bd', 2.5);
+  for (const c of p.predicted) line(through(within(c.points)), '#34459e', 2.4, { dash: [7, 5] });
   if (p.up.length) line(through(p.up), INK, 1.6);
   for (const q of p.up) line(`M${at(q)}m-5 4h10l-5 -9z`, 'none', 0, { fill: INK });
   for (const q of p.down) line(`M${at(q)}m-5 -4h10l-5 9z`, INK, 1, { fill: '#fff' });
-  for (const q of p.target) line(`M${at(q)}m-8 0a8 8 0 1 0 16 0a8 8 0 1 0 -16 0z`, '#b3400f', 2.4);
+  for (const q of within(p.target)) line(`M${at(q)}m-8 0a8 8 0 1 0 16 0a8 8 0 1 0 -16 0z`, '#b3400f', 2.4);
   return { width: W, height: H, lines, labels };
 }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { missingValues, words } from '$core/job/index.ts';
+  import { valuesAsked, words } from '$core/job/index.ts';
   import type { Reading } from '$core/job/replayed.ts';
   import type { SchoolId } from '$core/domains/list.ts';
   import { notSettled, reasonable } from '$core/job/admit.ts';
@@ -33,7 +33,7 @@
 
   const v = $derived(view.selected);
   const step = $derived(v.step);
-  const lacks = $derived(v.state === 'done' || v.state === 'not-needed' ? [] : missingValues(step, session.engine));
+  const lacks = $derived(valuesAsked(v, session.engine));
   const settled = $derived(v.state === 'done' || v.state === 'skipped');
   const open = $derived(v.state === 'open' || v.state === 'blocked' || v.state === 'repeat');
   const unsettled = $derived(open && session.refusal?.code === 'not-proved' ? notSettled(session.state, v) : null);
