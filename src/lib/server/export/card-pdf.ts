@@ -190,6 +190,8 @@ export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<
   if (card.open.length === 0) s.row([['Nothing.', 108, 88]]);
   s.y = Math.max(left, s.y) + 4;
   curve(s, data);
+  // its head stands with its first lines
+  s.room(24);
   s.head('Readings');
   s.row([
     ['figure', LEFT, 50],
