@@ -53,7 +53,10 @@ export interface Slot {
 export interface StepChoice {
   id: string;
   question: string;
-  options: { id: string; label: string }[];
+  /** an option that is a place of its own on the drawing names that part: touching it answers */
+  options: { id: string; label: string; part?: string }[];
+  /** the part it is about, as the drawing of its place knows it */
+  part?: string;
   /** value of the data sheet that answers it until it is answered here */
   field?: string;
   /** a job that follows takes the answer over */
@@ -111,6 +114,8 @@ export interface Step {
   /** what the middle of the screen shows, beside the instruction */
   surface: string;
   acts: Act[];
+  /** the parts that the hand touches, and what is done to each: what the drawing of their place picks out */
+  handles: Readonly<Record<string, string | undefined>>;
   /** what its figures are known by, whatever the step is called on this sheet */
   role?: string;
   /** data-sheet values without which the step cannot be worked out */
@@ -200,6 +205,8 @@ export interface RunSheet extends SheetPlan {
     flags: Record<string, FlagWords>;
     hazards: Record<string, HazardWords>;
     schools: Record<string, SchoolWords>;
+    /** the parts that its steps touch, as the bench calls them */
+    parts: Record<string, string>;
     /** every value that a data sheet may hold, in the order in which it is read */
     fields: Field[];
   };
@@ -223,8 +230,9 @@ export function completeStep(s: Pick<Step, 'id' | 'phase' | 'title' | 'say' | 'w
     choices: [],
     schools: [],
     takes: [],
-    surface: 'plain',
+    surface: Object.keys(s.handles ?? {}).every((p) => p.startsWith('engine.')) ? 'plain' : 'parts',
     acts: [],
+    handles: {},
     values: [],
     ...s
   };

@@ -13,6 +13,7 @@ export interface Vocabulary {
   slot: string;
   figure: string;
   surface: string;
+  part: string;
 }
 
 /** What a domain writes down, before its words are read off it. */
@@ -24,6 +25,8 @@ export interface Written {
   slots?: Readonly<Record<string, Slot>>;
   figures?: Readonly<Record<string, object>>;
   surfaces?: readonly string[];
+  /** parts that hands touch, by place and part: `distributor.clamp` */
+  parts?: Readonly<Record<string, string>>;
 }
 
 type KeyOf<T> = T extends object ? Extract<keyof T, string> : never;
@@ -36,6 +39,7 @@ export interface WordsOf<W extends Written> {
   slot: KeyOf<W['slots']>;
   figure: KeyOf<W['figures']>;
   surface: W['surfaces'] extends readonly string[] ? W['surfaces'][number] : never;
+  part: KeyOf<W['parts']>;
 }
 
 /** Words of several domains together. */
@@ -50,6 +54,7 @@ type Words<V extends Vocabulary> = {
   values: V['field'][];
   schools: V['school'][];
   surface: V['surface'];
+  handles: Partial<Readonly<Record<V['part'], string>>>;
 };
 type Narrowed<V extends Vocabulary> = Partial<Omit<Step, keyof Words<V>> & Words<V>>;
 /** A step as it is written with the words of a vocabulary. */

@@ -10,7 +10,7 @@ import * as receivedSteps from '../domains/received/steps.ts';
 import * as stackSteps from '../domains/stack/steps.ts';
 import * as timingSteps from '../domains/timing/steps.ts';
 import * as toothSteps from '../domains/tooth/steps.ts';
-import { completeStep, type Fit, type OnlyIf, type SheetPlan, type Step } from '../job/run-sheet.ts';
+import { completeStep, type Fit, type OnlyIf, type SheetPlan, type Step, type StepChoice } from '../job/run-sheet.ts';
 import type { StepText, Use } from '../job/vocabulary.ts';
 
 /** Steps that are shared, as a sheet uses them: it may narrow them with the words of all trades. */
@@ -32,6 +32,18 @@ export const received = shared(lookedAt);
 
 /** A step of one sheet alone. */
 export const step = (s: StepText<AllWords> & Use<AllWords>): Step => completeStep(s);
+
+/** What was found of a part that is looked at: put down where it is seen. */
+export const looked = (id: string, part: AllWords['part'], question: string): StepChoice => ({
+  id,
+  part,
+  question,
+  options: [
+    { id: 'sound', label: 'sound' },
+    { id: 'worn', label: 'worn' },
+    { id: 'new', label: 'a new one' }
+  ]
+});
 
 /** Asked where weights are tried; a locked or electronic distributor has none, and nothing of them is asked. */
 export const weightsAsked: OnlyIf = {

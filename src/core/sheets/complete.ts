@@ -39,6 +39,7 @@ export function complete(
       flags,
       hazards: Object.assign({}, ...manifests.map((m) => m.hazards)),
       schools: pick(Object.assign({}, ...manifests.map((m) => m.schools)), schools),
+      parts: pick(Object.assign({}, ...manifests.map((m) => m.parts)), touched(steps)),
       fields
     },
     rules: belonging(
@@ -54,6 +55,15 @@ function withReference(s: Step, reference: string | undefined): Step {
   if (reference === undefined || !needsIt || s.values.includes(reference)) return s;
   return { ...s, values: [reference, ...s.values] };
 }
+
+/** The parts that steps touch or ask about. */
+const touched = (steps: readonly Step[]): ReadonlySet<string> =>
+  new Set(
+    steps.flatMap((s) => [
+      ...Object.keys(s.handles),
+      ...s.choices.flatMap((c) => [c.part, ...c.options.map((o) => o.part)].filter((p) => p !== undefined))
+    ])
+  );
 
 const pick = <T>(all: Record<string, T>, keys: ReadonlySet<string>): Record<string, T> =>
   Object.fromEntries(Object.entries(all).filter(([k]) => keys.has(k)));

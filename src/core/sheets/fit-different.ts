@@ -49,6 +49,7 @@ export const fitDifferent = sheet({
       title: 'Curve set on the bench',
       say: 'Bring its advance to this engine before it goes in: a recurve of its own, up to the parts fitted.',
       why: 'On the bench springs and stop are in reach; in the engine they are under the cap.',
+      handles: { 'distributor.weights': 'springs and stop in reach', 'distributor.capsule': 'its share known' },
       accept: 'Initial and advance together below the total limit, curve inside its limits.',
       ifSkipped: 'It comes out again, or knocks.',
       minutes: 5,

@@ -22,6 +22,12 @@ const makeSafe: Step[] = [
     title: 'Distributor ready on the bench',
     say: 'Rotor on, advance free, gear compared with the old one, number one marked on the rim.',
     why: 'Nothing should have to come out twice.',
+    handles: {
+      'distributor.rotor': 'on',
+      'distributor.weights': 'free',
+      'distributor.gear': 'compared with the old one',
+      'distributor.rim': 'number one marked'
+    },
     accept: 'Bench checks done and noted.',
     ifSkipped: 'The fit is repeated.',
     minutes: 10,

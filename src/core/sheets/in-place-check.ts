@@ -13,7 +13,7 @@ export const inPlaceCheck = sheet({
   title: 'Check a distributor on its engine before it comes out',
   short: 'checks before it comes out',
   fits: [BY_DISTRIBUTOR],
-  panel: 'none',
+  panel: 'received',
   begins: ['distributor-seated', 'gear-meshed', 'oil-drive-engaged', 'clamp-snug', 'leads-fitted', 'gasket-fitted'],
   steps: [
     engine.intake({
@@ -48,6 +48,11 @@ export const inPlaceCheck = sheet({
       title: 'Cap back on, as it was',
       say: 'Seat the cap in its notch, every lead in the tower that it was mapped to, the hose on its capsule.',
       why: 'What follows may wait for parts, and an open distributor collects what falls into it.',
+      handles: {
+        'distributor.cap': 'in its notch',
+        'distributor.leads': 'each as mapped',
+        'distributor.capsule': 'hose on'
+      },
       accept: 'Cap seated, every lead as mapped.',
       ifSkipped: 'A lead one tower out, dirt on the trigger.',
       minutes: 4,

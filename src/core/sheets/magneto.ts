@@ -86,6 +86,7 @@ export const magneto = sheet({
       title: 'Gears looked at for marks, and partners',
       say: 'Look at both gears for marks or special teeth; a mark without its partner is a hint and no more.',
       why: 'A mark without a partner proves nothing.',
+      handles: { 'train.driven': 'the magneto\u2019s: mark, odd tooth', 'train.idler': 'its partner' },
       accept: 'A pair is there, or the gears are called unmarked.',
       ifSkipped: 'False confidence.',
       tools: ['lamp'],
@@ -94,6 +95,7 @@ export const magneto = sheet({
       choices: [
         {
           id: 'gear-marks',
+          part: 'train.marks',
           question: 'The gears carry',
           options: [
             { id: 'pair', label: 'a pair of marks' },
@@ -193,6 +195,7 @@ export const magneto = sheet({
       photos: ['the teeth in mesh', 'the line of the flange'],
       say: 'Paint or punch the pair of teeth in mesh and the line of the flange; take a photograph.',
       why: 'It saves the next person this whole sheet.',
+      handles: { 'train.marks': 'pair in mesh, painted', 'train.driven': 'line of the flange' },
       accept: 'Visible, and said on the card.',
       ifSkipped: 'The same blind work again.',
       tools: ['punch', 'paint', 'camera'],

@@ -1,6 +1,6 @@
 import { slots as timingSlots } from '../domains/timing/slots.ts';
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
-import { BY_DISTRIBUTOR, crank, engine, sheet, stack, step, tooth } from './authoring.ts';
+import { BY_DISTRIBUTOR, crank, engine, looked, sheet, stack, step, tooth } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const FLOAT = 'Measure the float';
@@ -32,11 +32,24 @@ export const pedestal = sheet({
       title: 'Shaft, gear, bush and faces looked at',
       say: 'Clean; look at tooth and thrust faces, tang and slot; stone burrs; lay the pedestal on a flat plate.',
       why: 'Wear and burrs change both float and mesh.',
+      handles: {
+        'pedestal.gear': 'tooth faces',
+        'pedestal.faces': 'steps, burrs',
+        'pedestal.tang': 'both',
+        'pedestal.bush': 'play',
+        'pedestal.body': 'on a flat plate'
+      },
       accept: 'Flat; no step and no rough tooth.',
       ifSkipped: 'A false gap, a worn gear put back.',
       tools: ['surface plate', 'fine stone'],
       minutes: 8,
-      hazards: ['solvent']
+      hazards: ['solvent'],
+      choices: [
+        looked('seen-teeth', 'pedestal.gear', 'Teeth'),
+        looked('seen-faces', 'pedestal.faces', 'Thrust faces'),
+        looked('seen-tang', 'pedestal.tang', 'Tang and slot'),
+        looked('seen-bush', 'pedestal.bush', 'Bush')
+      ]
     }),
     step({
       id: 'washer-prep',
@@ -44,6 +57,7 @@ export const pedestal = sheet({
       title: 'Gauge washer made true',
       say: 'Lap both faces of an unused flat washer on abrasive over glass until the pattern covers them; deburr.',
       why: 'A ridge adds a thickness that is not there.',
+      handles: { 'pedestal.washer': 'both faces lapped' },
       accept: 'Full, even pattern on both faces.',
       ifSkipped: 'Every figure after it carries the ridge.',
       tools: ['glass plate', 'abrasive sheet']
@@ -111,6 +125,7 @@ export const pedestal = sheet({
       title: 'Packing and pedestal on, tightened evenly',
       say: 'Packing as measured, sealant as in the sum or none, tighten evenly to torque.',
       why: 'The finished drive must repeat what was measured.',
+      handles: { 'pedestal.packing': 'as measured', 'pedestal.screws': 'evenly, to torque' },
       accept: 'Torque reached.',
       ifSkipped: 'A leak, or a float changed by a film of sealant.',
       tools: ['torque wrench'],
@@ -129,6 +144,7 @@ export const pedestal = sheet({
       title: 'Auxiliary drives in',
       say: 'Oil and fit the speed drive, line its locking screw up with the groove, feel it turn.',
       why: 'Auxiliary drives share this shaft.',
+      handles: { 'pedestal.speed': 'oiled, turns, locked' },
       accept: 'Turns freely, locked.',
       ifSkipped: 'A dry side gear, a leak.'
     }),

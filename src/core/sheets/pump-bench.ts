@@ -13,7 +13,7 @@ export const pumpBench = sheet({
   fits: [BY_PUMP],
   begins: ['battery-isolated'],
   place: 'bench',
-  panel: 'none',
+  panel: 'elements',
   caution:
     'Some makers and some laws leave this bench to a licensed pump shop. Where they do, this sheet keeps the plan and the sums, and the shop does the work.',
   steps: [
@@ -29,6 +29,7 @@ export const pumpBench = sheet({
       title: 'Pump on the bench, warm and bled',
       say: 'Clean it, line up the coupling, fill with test fluid, bleed the gallery, warm to the plan\u2019s temperature.',
       why: 'Air and cold fluid close a port at a place where it does not.',
+      handles: { 'pump.coupling': 'in line', 'pump.gallery': 'filled, bled', 'pump.elements': 'warm as planned' },
       accept: 'Temperature as the plan has it, no bubbles.',
       ifSkipped: 'Closures that are none.',
       tools: ['test bench', 'test fluid', 'thermometer'],
@@ -134,6 +135,7 @@ export const pumpBench = sheet({
       title: 'Delivery and governor by the plan',
       say: 'Run the plan\u2019s points: delivery of each element, idle and greatest rack; write what lies outside.',
       why: 'Even spacing alone does not balance power.',
+      handles: { 'pump.valves': 'what each delivers', 'pump.rack': 'greatest', 'pump.governor': 'idle, and cut-off' },
       accept: 'Every point inside the plan.',
       ifSkipped: 'Smoke, hunting, overspeed.',
       tools: ['test bench'],
@@ -143,6 +145,7 @@ export const pumpBench = sheet({
       choices: [
         {
           id: 'delivery-is',
+          part: 'pump.valves',
           question: 'Delivery and governor lie',
           options: [
             { id: 'in', label: 'inside the plan' },
@@ -157,6 +160,7 @@ export const pumpBench = sheet({
       title: 'Locked, sealed, tagged',
       say: 'Dial and head off, fit lock and seals, write plan, lift and closure on the tag.',
       why: 'The next person sees what was set, and whether somebody was at it.',
+      handles: { 'pump.lock': 'fitted', 'pump.seals': 'whole', 'pump.tag': 'plan, lift, closure' },
       accept: 'Tag complete, seals whole.',
       ifSkipped: 'Adjusted by others unnoticed.',
       tools: ['seals', 'tag'],

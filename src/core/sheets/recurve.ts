@@ -54,6 +54,7 @@ export const recurve = sheet({
       title: 'Tray laid, parts counted',
       say: 'Lay a tray under the distributor; count springs, spacers, washers and the nut onto it as they come off.',
       why: 'What is not counted out cannot be counted back.',
+      handles: { 'distributor.weights': 'springs, spacers, washers, nut' },
       accept: 'A count is written down.',
       ifSkipped: 'A lost spacer changes the curve, and nobody knows why.',
       tools: ['tray', 'magnet'],
@@ -67,6 +68,10 @@ export const recurve = sheet({
       title: 'Parts changed without loss',
       say: 'Work over a tray, hold the springs when unhooking, keep spacers and washers, the stop\u2019s nut only to its light torque.',
       why: 'Small parts escape, and a lost spacer changes the curve.',
+      handles: {
+        'distributor.weights': 'springs held, nut to its torque',
+        'distributor.rotor': 'on in its keyed place'
+      },
       accept: 'Same count back, rotor on in its keyed place.',
       ifSkipped: 'A lost spacer, a broken stud, a jammed rotor.',
       tools: ['hooks', 'small spanner', 'magnet'],

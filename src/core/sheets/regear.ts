@@ -29,7 +29,7 @@ export const regear = sheet({
   short: 'drive gear: dimension, contact, depth',
   fits: [BY_DISTRIBUTOR, { field: 'driveKind', is: ['own-gear'], otherwise: 'its drive is: $' }],
   begins: ['distributor-out'],
-  panel: 'none',
+  panel: 'gears',
   steps: [
     engine.intake({
       id: 'intake',
@@ -68,6 +68,11 @@ export const regear = sheet({
       title: 'Pin out, gear off',
       say: 'Bed the gear on a firm cradle, drive the pin with the right punch, pull the gear.',
       why: 'The shaft must not bend and the pin must not spread.',
+      handles: {
+        'distributor.pin': 'driven out',
+        'distributor.gear': 'on a cradle, pulled',
+        'distributor.shaft': 'must not bend'
+      },
       accept: 'Pin out, shaft straight.',
       ifSkipped: 'A bent shaft, a burred bore.',
       tools: ['cradle', 'pin punch', 'puller'],
@@ -134,6 +139,7 @@ export const regear = sheet({
       title: 'Gear pinned',
       say: 'Tapered end first, gear supported, flush or as drawn; stake it only if the data sheet says so.',
       why: 'The pin is the only lock.',
+      handles: { 'distributor.pin': 'tapered end first, flush', 'distributor.gear': 'supported' },
       accept: 'Flush and tight.',
       ifSkipped: 'The pin shears or walks out.',
       tools: ['punch', 'cradle'],
@@ -158,6 +164,7 @@ export const regear = sheet({
       title: 'On its seat without gasket and clamp',
       say: 'Let it down dry, no clamp; look all round the seat, and feel the float with pliers on the gear, not on the plate.',
       why: 'The clamp can pull down what the drive holds up.',
+      handles: { 'distributor.seat': 'looked at all round', 'distributor.gear': 'float, with pliers' },
       accept: 'No gap at the seat, float as on the bench.',
       ifSkipped: 'A drive that stands on the pump is clamped onto it.',
       tools: ['lamp', 'pliers with soft jaws'],
@@ -167,6 +174,7 @@ export const regear = sheet({
       choices: [
         {
           id: 'dry-gap',
+          part: 'distributor.seat',
           question: 'At the seat there is',
           options: [
             { id: 'none', label: 'no gap' },
@@ -181,12 +189,14 @@ export const regear = sheet({
       title: 'Clamp tried dry',
       say: 'Lay the clamp on the collar without its gasket: it must bear all round.',
       why: 'A clamp that bears on one side tilts the distributor and creeps.',
+      handles: { 'distributor.clamp': 'bears all round' },
       accept: 'Bears all round, no rock.',
       ifSkipped: 'A tilted shaft, a timing that walks.',
       minutes: 2,
       choices: [
         {
           id: 'clamp-bears',
+          part: 'distributor.clamp',
           question: 'The clamp bears',
           options: [
             { id: 'round', label: 'all round' },
@@ -244,8 +254,43 @@ export const regear = sheet({
       title: 'What changes the height is noted',
       say: 'Note gasket, spacers, milled faces, so that later top-end work checks the depth again.',
       why: 'A later gasket undoes the work.',
+      handles: {
+        'distributor.seal': 'how many, how thick',
+        'distributor.spacer': 'fitted or none',
+        'distributor.seat': 'milled or not'
+      },
       accept: 'Noted.',
-      minutes: 3
+      minutes: 3,
+      choices: [
+        {
+          id: 'height-gasket',
+          part: 'distributor.seal',
+          question: 'Under its seat lies',
+          options: [
+            { id: 'none', label: 'no gasket' },
+            { id: 'one', label: 'one gasket' },
+            { id: 'more', label: 'more than one: say how many' }
+          ]
+        },
+        {
+          id: 'height-spacer',
+          part: 'distributor.spacer',
+          question: 'A spacer is',
+          options: [
+            { id: 'none', label: 'not fitted' },
+            { id: 'fitted', label: 'fitted: say how thick' }
+          ]
+        },
+        {
+          id: 'height-faces',
+          part: 'distributor.seat',
+          question: 'Faces under it were',
+          options: [
+            { id: 'whole', label: 'never cut, as far as is known' },
+            { id: 'cut', label: 'milled or turned: say by how much' }
+          ]
+        }
+      ]
     }),
     step({
       id: 'off',

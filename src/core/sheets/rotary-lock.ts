@@ -55,11 +55,30 @@ export const rotaryLock = sheet({
       title: 'Marks of the gear train looked at',
       say: 'At TDC on compression look at the marks of crank, idler, cam and pump gear; an idler may hide its mark for many turns.',
       why: 'A tooth out looks like a fine error.',
+      handles: {
+        'train.crank': 'its mark',
+        'train.idler': 'may hide it for many turns',
+        'train.cam': 'its mark',
+        'train.driven': 'the pump\u2019s gear'
+      },
       accept: 'All pairs meet, or the idler\u2019s turn is counted.',
       ifSkipped: 'A tooth error taken for a fine one.',
       tools: ['lamp'],
       minutes: 10,
-      hazards: ['rotating']
+      hazards: ['rotating'],
+      choices: [
+        {
+          id: 'train-marks',
+          part: 'train.marks',
+          question: 'The pairs of marks',
+          options: [
+            { id: 'meet', label: 'all meet' },
+            { id: 'hidden', label: 'meet but the idler\u2019s, whose turns are counted' },
+            { id: 'apart', label: 'do not meet: stop, a tooth is out' },
+            { id: 'none', label: 'cannot be found' }
+          ]
+        }
+      ]
     }),
     pump.lockPump({ id: 'lock', phase: FIT, title: 'Pump locked at the start of injection' }),
     step({
@@ -68,6 +87,7 @@ export const rotaryLock = sheet({
       title: 'Pump on, gear free on its taper',
       say: 'Fit the pump locked, its flange in the middle of its slots, gear on with the nut by hand.',
       why: 'The gear must follow the crank while the shaft stays.',
+      handles: { 'end.flange': 'in the middle of its slots', 'end.gear': 'free, no wobble', 'end.nut': 'by hand' },
       accept: 'The gear turns freely on the taper and does not wobble.',
       ifSkipped: 'The lock is loaded when the crank turns.',
       tools: ['spanners', 'seal'],

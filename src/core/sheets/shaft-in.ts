@@ -77,6 +77,12 @@ export const shaftIn: Step[] = [
     title: 'Spring, push rod and distributor back',
     say: 'Spring, distributor with a new seal, clamp; then flange and push rod. Count what came off.',
     why: 'Now the shaft is held down again, and not before.',
+    handles: {
+      'drive.spring': 'in',
+      'drive.distributor': 'new seal, clamped',
+      'drive.flange': 'on',
+      'drive.pushrod': 'in'
+    },
     accept: 'Count complete, the distributor down on its face.',
     ifSkipped: 'The shaft climbs at the first turn.',
     tools: ['seal', 'gasket'],

@@ -1,7 +1,7 @@
 import { slots as ringSlots } from '../domains/rings/slots.ts';
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
 import type { Step } from '../job/run-sheet.ts';
-import { distributor, engine, step } from './authoring.ts';
+import { distributor, engine, looked, step } from './authoring.ts';
 import { comesOut, turned } from './shaft-questions.ts';
 
 const OUT = 'Shaft out';
@@ -15,6 +15,11 @@ export const shaftOut: Step[] = [
     title: 'Distributor out, narrow side noted',
     say: 'Lift it straight out; see on which side of the slot the narrow half lies.',
     why: 'An offset tongue fits one way only. From now on nothing holds the shaft down.',
+    handles: {
+      'drive.distributor': 'straight out',
+      'drive.slot': 'on which side?',
+      'drive.shaft': 'nothing holds it now'
+    },
     needs: ['crank-at-reference', 'witness-marks', 'shaft-fault-proved', 'openings-covered'],
     acts: [],
     sets: ['distributor-out', 'shaft-unsupported'],
@@ -52,6 +57,7 @@ export const shaftOut: Step[] = [
     title: 'Preload spring on the tray',
     say: 'Lift the spring out with magnet or hook, and count it.',
     why: 'It hides in the shaft or clings to the distributor.',
+    handles: { 'drive.spring': 'by magnet, counted', 'drive.distributor': 'does it cling there?' },
     accept: 'Spring seen on the tray.',
     ifSkipped: 'It is lost in the case, or missing afterwards.',
     tools: ['magnet'],
@@ -67,6 +73,12 @@ export const shaftOut: Step[] = [
     title: 'Whatever bears on the shaft taken off',
     say: 'Clamp the fuel hoses, take off pump, push rod and flange; judge an aged flange before levering.',
     why: 'A push rod that rides on the shaft locks it in.',
+    handles: {
+      'drive.hoses': 'clamped off',
+      'drive.fuelpump': 'off',
+      'drive.pushrod': 'out whole',
+      'drive.flange': 'judged before levering'
+    },
     accept: 'All out whole, holes covered.',
     ifSkipped: 'Fragments in the case, and a shaft that does not move.',
     tools: ['hose clamp', 'spanner', 'bungs'],
@@ -83,6 +95,7 @@ export const shaftOut: Step[] = [
     title: 'Rod on the shaft, held by a second person',
     say: 'A second person presses the shaft down with a rod and keeps it there; one voice says when the crank moves.',
     why: 'The rod stands in for the distributor: without it the shaft climbs at the first move of the crank.',
+    handles: { 'drive.rod': 'presses, stays there', 'drive.shaft': 'cannot rise' },
     accept: 'The shaft cannot rise, and whoever holds it has answered.',
     ifSkipped: 'A spoilt crank gear.',
     tools: ['holding rod'],
@@ -99,6 +112,11 @@ export const shaftOut: Step[] = [
     title: 'Narrow half to the crank gear, rod held',
     say: 'With the rod held down, bar the crank less than a quarter turn; only then may the rod be let go.',
     why: 'On some engines only the narrow half passes the crank gear; the rod stands in for the distributor.',
+    handles: {
+      'drive.rod': 'held down throughout',
+      'drive.slot': 'narrow half to the gear',
+      'drive.crankgear': 'under a quarter turn'
+    },
     accept: 'The narrow half faces the gear, and the shaft did not rise.',
     ifSkipped: 'The gear catches on the shaft.',
     tools: ['holding rod', 'bar'],
@@ -115,6 +133,7 @@ export const shaftOut: Step[] = [
     title: 'Puller tried on the bench, then in',
     say: 'See in a spare shaft that it slides relaxed and grips spread; grease it, put it in, spread it.',
     why: 'It must let go when it is told to.',
+    handles: { 'drive.puller': 'grips spread, lets go' },
     accept: 'Grips and releases.',
     ifSkipped: 'It stays in the shaft on refitting.',
     tools: ['expanding puller', 'grease'],
@@ -130,6 +149,11 @@ export const shaftOut: Step[] = [
     title: 'Shaft drawn, rings left behind',
     say: 'Pull straight and turn with the helix; tap the puller so that the rings drop off. Resistance: stop, lower, tap again.',
     why: 'The helix wants turning, and a ring that comes up jams at the crank gear.',
+    handles: {
+      'drive.puller': 'straight, turned by the helix',
+      'drive.shaft': 'stop at resistance',
+      'drive.rings': 'stay on their seat'
+    },
     accept: 'Shaft out, the rings still on their seat.',
     ifSkipped: 'More force on a jammed ring ruins the gear: if it stays, split the case.',
     tools: ['puller', 'light hammer', 'lamp'],
@@ -165,11 +189,31 @@ export const shaftOut: Step[] = [
     title: 'Gear, rings, seal and bore looked at',
     say: 'Tooth faces, steps worn into rings, a hard seal, a burr at the bore\u2019s edge; new parts where in doubt.',
     why: 'A worn set goes wrong again.',
+    handles: {
+      'drive.gear': 'tooth faces',
+      'drive.rings': 'steps worn in',
+      'drive.seal': 'hard?',
+      'drive.bore': 'burrs'
+    },
     accept: 'Within the data sheet, no step to be felt.',
     ifSkipped: 'The same trouble comes back.',
     tools: ['micrometer', 'lamp'],
     minutes: 8,
     needs: ['drive-shaft-out'],
+    choices: [
+      looked('seen-gear', 'drive.gear', 'Gear'),
+      looked('seen-rings', 'drive.rings', 'Rings'),
+      looked('seen-seal', 'drive.seal', 'Seal'),
+      {
+        id: 'seen-bore',
+        part: 'drive.bore',
+        question: 'Edge of the bore',
+        options: [
+          { id: 'smooth', label: 'smooth' },
+          { id: 'dressed', label: 'had a burr, dressed' }
+        ]
+      }
+    ],
     onlyIf: comesOut
   })
 ];

@@ -25,6 +25,7 @@ export const strobeTiming = sheet({
       title: 'Marks clean and painted',
       say: 'With the engine stopped clean and paint the true mark and its pointer, fine as a line.',
       why: 'Parallax and dirt cost degrees.',
+      handles: { 'rim.mark': 'clean, painted', 'rim.pointer': 'clean' },
       accept: 'A thin line seen from where you will stand.',
       ifSkipped: 'The wrong groove is read.',
       tools: ['brush', 'paint'],

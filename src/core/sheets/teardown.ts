@@ -14,7 +14,7 @@ export const teardown = sheet({
   fits: [BY_DISTRIBUTOR],
   begins: ['battery-isolated', 'distributor-out'],
   place: 'bench',
-  panel: 'none',
+  panel: 'received',
   steps: [
     engine.intake({
       id: 'intake',

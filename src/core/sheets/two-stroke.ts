@@ -57,6 +57,7 @@ export const twoStroke = sheet({
       title: 'Pointer fixed, through the crank\u2019s axis',
       say: 'Mount it on something rigid, aim it through the axis of the crank, mark its place.',
       why: 'Sighted off the radius, every cylinder reads another angle.',
+      handles: { 'rim.pointer': 'on something rigid', 'rim.axis': 'sighted through' },
       accept: 'It comes back to the same place.',
       ifSkipped: 'Cylinders marked with different parallax.',
       minutes: 4

@@ -27,6 +27,12 @@ export const verifyMarks = sheet({
       title: 'Damper and pointer looked at',
       say: 'Look at key, bond line, wobble, pointer and cover; count the marks and say what each was for.',
       why: 'The wrong pair of damper and cover, or a ring that has walked, is common.',
+      handles: {
+        'rim.bond': 'has it crept?',
+        'rim.pointer': 'stiff, belongs to this cover',
+        'rim.mark': 'what each was for',
+        'rim.face': 'wobble'
+      },
       accept: 'No creep to be seen, one mark explained.',
       ifSkipped: 'The wrong groove is measured.',
       tools: ['lamp', 'mirror'],
@@ -87,6 +93,7 @@ export const verifyMarks = sheet({
       photos: ['pointer and mark'],
       say: 'Lock the pointer close to the rim, mark it, take a photograph.',
       why: 'A pointer that moves is a zero that moves.',
+      handles: { 'rim.pointer': 'locked, close to the rim', 'rim.mark': 'under it' },
       accept: 'Rigid, close to the rim.',
       ifSkipped: 'The zero is lost.',
       minutes: 5

@@ -3,6 +3,7 @@ import type { Manifest } from '../../job/manifest.ts';
 import { fields } from './fields.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
+import { parts } from './parts.ts';
 import { rules } from './rules.ts';
 import { schools } from './schools.ts';
 import { slots } from './slots.ts';
@@ -16,6 +17,7 @@ export const manifest = {
   schools,
   slots,
   surfaces,
+  parts,
   figures,
   rules,
   conflicts

@@ -3,6 +3,7 @@ import type { EngineVocabulary } from '../engine/vocabulary.ts';
 import type { fields } from './fields.ts';
 import type { figures } from './figures.ts';
 import type { flags } from './flags.ts';
+import type { parts } from './parts.ts';
 import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 
@@ -15,6 +16,7 @@ type Own = WordsOf<{
   slots: typeof slots;
   figures: typeof figures;
   surfaces: typeof surfaces;
+  parts: typeof parts;
 }>;
 export type CrankVocabulary = Both<Own, EngineVocabulary>;
 export const { step, numberOf, choiceOf, listOf, lastOf, settledOf, readingsOf, asks, sets, holds } =

@@ -73,6 +73,7 @@ export const weightsFree = (u: Use): Step =>
       title: 'Weights move and return',
       say: 'Hold the drive, turn the rotor in its advance direction and let go; see both weights, both springs, full travel.',
       why: 'A seized mechanism hides as a lazy engine, and a curve on sticking weights is fiction.',
+      handles: { 'distributor.weights': 'both, full travel', 'distributor.rotor': 'turned, let go' },
       accept: 'Free, snaps back, reaches its stop.',
       ifSkipped: 'Springs are chosen against friction.',
       tools: ['light oil'],

@@ -1,6 +1,7 @@
 import type { Manifest } from '../../job/manifest.ts';
 import { fields } from './fields.ts';
 import { flags } from './flags.ts';
+import { parts } from './parts.ts';
 import { rules } from './rules.ts';
 import { slots } from './slots.ts';
 import { surfaces } from './vocabulary.ts';
@@ -13,6 +14,7 @@ export const manifest = {
   schools: {},
   slots,
   surfaces,
+  parts,
   figures: {},
   rules
 } satisfies Manifest;

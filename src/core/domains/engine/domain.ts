@@ -10,6 +10,7 @@ export const domain: Domain<object, EngineVocabulary['school']> = {
   works: {},
   surfaces: {
     plain: {},
+    parts: {},
     sheet: {},
     close: {},
     judged: { headline: judgedHeadline, open: judgedOpen },

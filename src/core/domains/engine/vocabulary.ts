@@ -2,10 +2,11 @@ import { authored, type WordsOf } from '../../job/vocabulary.ts';
 import type { fields } from './fields.ts';
 import type { flags } from './flags.ts';
 import type { hazards } from './hazards.ts';
+import type { parts } from './parts.ts';
 import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 
-export const surfaces = ['plain', 'sheet', 'judged', 'close', 'walk'] as const;
+export const surfaces = ['plain', 'parts', 'sheet', 'judged', 'close', 'walk'] as const;
 
 export type EngineVocabulary = WordsOf<{
   fields: typeof fields;
@@ -14,5 +15,6 @@ export type EngineVocabulary = WordsOf<{
   schools: typeof schools;
   slots: typeof slots;
   surfaces: typeof surfaces;
+  parts: typeof parts;
 }>;
 export const { step, numberOf, choiceOf, listOf } = authored<EngineVocabulary>();

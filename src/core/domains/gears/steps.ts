@@ -78,6 +78,7 @@ export const trialFit = (u: Use): Step =>
       title: 'New gear tried before it is pinned',
       say: 'Measure bore and shaft, slide the gear on by hand, look through the pin\u2019s hole.',
       why: 'A gear forced on splits, and a hole that does not meet is drilled twice.',
+      handles: { 'distributor.gear': 'slid on by hand', 'distributor.pin': 'holes looked through' },
       accept: 'Slides without force and without rock, holes in line.',
       ifSkipped: 'A split gear, or a pin that cuts its own way.',
       tools: ['micrometer', 'punch'],
@@ -85,6 +86,7 @@ export const trialFit = (u: Use): Step =>
       choices: [
         {
           id: 'gear-slides',
+          part: 'distributor.gear',
           question: 'The gear goes on',
           options: [
             { id: 'slides', label: 'by hand, without rock' },
@@ -93,6 +95,7 @@ export const trialFit = (u: Use): Step =>
         },
         {
           id: 'holes-meet',
+          part: 'distributor.pin',
           question: 'Its hole and the shaft\u2019s',
           options: [
             { id: 'meet', label: 'are in line' },

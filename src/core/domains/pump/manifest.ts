@@ -3,6 +3,7 @@ import { fields } from './fields.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
 import { hazards } from './hazards.ts';
+import { parts } from './parts.ts';
 import { rules } from './rules.ts';
 import { schools } from './schools.ts';
 import { slots } from './slots.ts';
@@ -17,6 +18,7 @@ export const manifest = {
   schools,
   slots,
   surfaces,
+  parts,
   figures,
   rules,
   limits: [['pumpMinBtdc', 'pumpMaxBtdc', 'pump timing']],

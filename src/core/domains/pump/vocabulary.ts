@@ -4,6 +4,7 @@ import type { fields } from './fields.ts';
 import type { figures } from './figures.ts';
 import type { flags } from './flags.ts';
 import type { hazards } from './hazards.ts';
+import type { parts } from './parts.ts';
 import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 
@@ -25,6 +26,7 @@ type Own = WordsOf<{
   slots: typeof slots;
   figures: typeof figures;
   surfaces: typeof surfaces;
+  parts: typeof parts;
 }>;
 export type PumpVocabulary = Both<Own, CrankVocabulary>;
 export const { step, numberOf, choiceOf, listOf, lastOf, settledOf, readingsOf, asks, sets, holds } =

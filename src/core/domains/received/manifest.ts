@@ -2,6 +2,7 @@ import type { Manifest } from '../../job/manifest.ts';
 import { fields } from './fields.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
+import { parts } from './parts.ts';
 import { schools } from './schools.ts';
 import { slots } from './slots.ts';
 import { surfaces } from './vocabulary.ts';
@@ -14,6 +15,7 @@ export const manifest = {
   schools,
   slots,
   surfaces,
+  parts,
   figures,
   rules: []
 } satisfies Manifest;

@@ -1,24 +1,32 @@
 import type { Step, StepChoice } from '../../job/run-sheet.ts';
 import type { Use } from '../../job/vocabulary.ts';
+import { parts as onDistributor } from '../distributor/parts.ts';
 import { parts } from './decisions.ts';
+import { parts as places } from './parts.ts';
 import { slots } from './slots.ts';
 import { step } from './vocabulary.ts';
 
 /** A finding put down as a word; a job that follows takes it over. */
-const ask = (id: string, question: string, options: [id: string, label: string][]): StepChoice => ({
+const ask = (
+  id: string,
+  question: string,
+  options: [id: string, label: string, part?: keyof typeof places][],
+  part?: keyof typeof onDistributor
+): StepChoice => ({
   id,
   question,
-  options: options.map(([o, label]) => ({ id: o, label })),
+  options: options.map(([o, label, at]) => ({ id: o, label, ...(at && { part: at }) })),
+  ...(part && { part }),
   carries: true
 });
 
 /** Where and how the teeth wore. */
 export const wearAsked: StepChoice[] = [
   ask('wear-place', 'The gear wore', [
-    ['middle', 'in the middle'],
-    ['low', 'low'],
-    ['high', 'high'],
-    ['edge', 'over an edge']
+    ['middle', 'in the middle', 'flank.middle'],
+    ['low', 'low', 'flank.low'],
+    ['high', 'high', 'flank.high'],
+    ['edge', 'over an edge', 'flank.edge']
   ]),
   ask('wear-surface', 'Its flanks are', [
     ['polished', 'polished'],
@@ -35,6 +43,12 @@ export const received = (u: Use): Step =>
       title: 'Recorded as it came in',
       say: 'Photograph it from every side before a cloth touches it; write as remarks what is loose, broken, missing or oily.',
       why: 'What came in tells which parts to order, and nobody remembers it afterwards.',
+      handles: {
+        'distributor.cap': 'from above, and inside',
+        'distributor.plate': 'and its leads',
+        'distributor.capsule': 'from its side',
+        'distributor.gear': 'all its teeth'
+      },
       accept: 'Photographs taken, remarks written.',
       ifSkipped: 'Damage that was there is blamed on this bench.',
       tools: ['camera'],
@@ -51,6 +65,11 @@ export const cleaned = (u: Use): Step =>
       title: 'Cleaned, evidence kept',
       say: 'Wash with solvent away from trigger and capsule, keep chips and flakes, dry.',
       why: 'Wear and chips are evidence.',
+      handles: {
+        'distributor.gear': 'teeth readable, chips kept',
+        'distributor.plate': 'no solvent on it',
+        'distributor.capsule': 'no solvent on it'
+      },
       accept: 'Teeth readable.',
       ifSkipped: 'The pattern is misread.',
       tools: ['brush', 'tray'],
@@ -101,6 +120,7 @@ export const patternRead = (u: Use): Step =>
       title: 'Wear pattern of the teeth',
       say: 'Look along the loaded flank with a lens: where it wore, and how; look at the partner too.',
       why: 'It shows height, load and the health of the partner.',
+      handles: { 'flank.face': 'along it, by lens' },
       accept: 'Central, polished, no step.',
       ifSkipped: 'A bad gear ruins a good cam.',
       tools: ['lens', 'lamp'],
@@ -117,16 +137,22 @@ export const teethAndHand = (u: Use): Step =>
       title: 'Teeth counted, diameter, hand',
       say: 'Chalk one tooth and count round twice; measure over the teeth; hold the axis upright and see which way they rise, beside a screw whose hand you know.',
       why: 'What looks the same is not the same gear, and a wrong hand turns the shaft backwards.',
+      handles: { 'distributor.gear': 'counted, measured, its hand' },
       accept: 'All three equal to the data sheet.',
       ifSkipped: 'A wrong ratio, or rotation and thrust the wrong way round.',
       tools: ['caliper', 'chalk', 'screw of known hand'],
       minutes: 6,
       slots: [slots['teeth-counted'], slots['outside-found']],
       choices: [
-        ask('hand-seen', 'The teeth rise, axis upright', [
-          ['right', 'to the right: right hand'],
-          ['left', 'to the left: left hand']
-        ])
+        ask(
+          'hand-seen',
+          'The teeth rise, axis upright',
+          [
+            ['right', 'to the right: right hand'],
+            ['left', 'to the left: left hand']
+          ],
+          'distributor.gear'
+        )
       ]
     },
     u
@@ -138,6 +164,7 @@ export const indexLogged = (u: Use): Step =>
       title: 'Rotor against teeth logged',
       say: 'Look for the dimple on the gear, or see whether a tooth or a gap stands under the rotor\u2019s tip; mark it and photograph it before the pin moves.',
       why: 'With an odd count of teeth, half a turn of the gear moves the teeth by half a pitch.',
+      handles: { 'index.tip': 'over what does it stand?' },
       accept: 'Logged.',
       ifSkipped: 'The rotor misses its place by half a tooth.',
       tools: ['paint', 'camera'],
@@ -146,9 +173,9 @@ export const indexLogged = (u: Use): Step =>
       photos: ['rotor tip over the teeth'],
       choices: [
         ask('under-tip', 'Under the rotor\u2019s tip stands', [
-          ['tooth', 'a tooth'],
-          ['gap', 'a gap'],
-          ['between', 'in between']
+          ['tooth', 'a tooth', 'index.tooth'],
+          ['gap', 'a gap', 'index.gap'],
+          ['between', 'in between', 'index.between']
         ])
       ]
     },
@@ -161,6 +188,7 @@ export const materialAgreed = (u: Use): Step =>
       title: 'Material agreed with the camshaft\u2019s',
       say: 'Get the list of gears that this camshaft may run with; tell the gear by its marking or its paper, a magnet or a file, never by its colour alone.',
       why: 'The pair must run together, and the cheap part should wear first.',
+      handles: { 'distributor.gear': 'what it is made of', 'distributor.partner': 'what its maker lists' },
       accept: 'On the list, in writing.',
       ifSkipped: 'The camshaft\u2019s gear is destroyed, its metal goes round with the oil.',
       tools: ['lens', 'magnet', 'file'],
@@ -168,28 +196,43 @@ export const materialAgreed = (u: Use): Step =>
       needs: ['data-confirmed'],
       values: ['camMaterial'],
       choices: [
-        ask('material-by', 'The gear is of', [
-          ['iron', 'iron or steel'],
-          ['bronze', 'bronze'],
-          ['polymer', 'polymer'],
-          ['open', 'not known yet']
-        ]),
-        ask('material-listed', 'The list of the camshaft\u2019s maker', [
-          ['listed', 'has it'],
-          ['not-listed', 'does not have it'],
-          ['no-list', 'is not in hand']
-        ])
+        ask(
+          'material-by',
+          'The gear is of',
+          [
+            ['iron', 'iron or steel'],
+            ['bronze', 'bronze'],
+            ['polymer', 'polymer'],
+            ['open', 'not known yet']
+          ],
+          'distributor.gear'
+        ),
+        ask(
+          'material-listed',
+          'The list of the camshaft\u2019s maker',
+          [
+            ['listed', 'has it'],
+            ['not-listed', 'does not have it'],
+            ['no-list', 'is not in hand']
+          ],
+          'distributor.partner'
+        )
       ]
     },
     u
   );
 
 /** What the weights do, beside the step of the curve's trade that tries them. */
-export const weightsMove: StepChoice = ask('advance-moves', 'The weights', [
-  ['free', 'move, snap back, reach their stop'],
-  ['sticks', 'stick, or come back slowly'],
-  ['seized', 'are seized, or a spring is missing']
-]);
+export const weightsMove: StepChoice = ask(
+  'advance-moves',
+  'The weights',
+  [
+    ['free', 'move, snap back, reach their stop'],
+    ['sticks', 'stick, or come back slowly'],
+    ['seized', 'are seized, or a spring is missing']
+  ],
+  'distributor.weights'
+);
 
 export const capsuleTried = (u: Use): Step =>
   step(
@@ -197,6 +240,10 @@ export const capsuleTried = (u: Use): Step =>
       title: 'Vacuum capsule tried',
       say: 'Raise a depression by hand pump, watch the plate move against the rotor\u2019s run, hold, let go.',
       why: 'A leaking capsule is a weak mixture as well.',
+      handles: {
+        'distributor.capsule': 'pumped down, held, let go',
+        'distributor.plate': 'against the rotor, and back'
+      },
       accept: 'Holds, moves the plate against the rotor, returns fully.',
       ifSkipped: 'A plate that sticks, a weak mixture.',
       tools: ['hand vacuum pump'],
@@ -209,12 +256,17 @@ export const capsuleTried = (u: Use): Step =>
         field: { name: 'vacuumUnit', yes: 'fitted' }
       },
       choices: [
-        ask('capsule-holds', 'The capsule', [
-          ['holds', 'holds and returns'],
-          ['leaks', 'leaks'],
-          ['stuck', 'does not move its plate'],
-          ['with', 'moves its plate with the rotor']
-        ])
+        ask(
+          'capsule-holds',
+          'The capsule',
+          [
+            ['holds', 'holds and returns'],
+            ['leaks', 'leaks'],
+            ['stuck', 'does not move its plate'],
+            ['with', 'moves its plate with the rotor']
+          ],
+          'distributor.capsule'
+        )
       ]
     },
     u
@@ -249,25 +301,45 @@ export const secondarySeen = (u: Use): Step =>
       title: 'Cap, rotor and leads',
       say: 'Look for cracks, tracks and burnt terminals, the rotor\u2019s tip, the leads\u2019 passage; say on which side the terminals burnt.',
       why: 'Faults behind the coil copy faults of timing, and the burns tell how rotor and terminal meet.',
+      handles: {
+        'distributor.cap': 'cracks, tracks, terminals',
+        'distributor.rotor': 'its tip',
+        'distributor.leads': 'passage'
+      },
       accept: 'Sound, burnt evenly.',
       ifSkipped: 'A miss chased as timing.',
       tools: ['lamp', 'meter'],
       hazards: ['hv-ignition'],
       choices: [
-        ask('cap-is', 'The cap is', [
-          ['sound', 'sound'],
-          ['cracked', 'cracked or tracked'],
-          ['burnt-side', 'burnt on one side of its terminals']
-        ]),
-        ask('rotor-is', 'The rotor is', [
-          ['sound', 'sound'],
-          ['burnt', 'burnt short'],
-          ['loose', 'loose on its shaft']
-        ]),
-        ask('leads-are', 'The leads are', [
-          ['sound', 'sound'],
-          ['bad', 'hard, burnt, or without passage']
-        ])
+        ask(
+          'cap-is',
+          'The cap is',
+          [
+            ['sound', 'sound'],
+            ['cracked', 'cracked or tracked'],
+            ['burnt-side', 'burnt on one side of its terminals']
+          ],
+          'distributor.cap'
+        ),
+        ask(
+          'rotor-is',
+          'The rotor is',
+          [
+            ['sound', 'sound'],
+            ['burnt', 'burnt short'],
+            ['loose', 'loose on its shaft']
+          ],
+          'distributor.rotor'
+        ),
+        ask(
+          'leads-are',
+          'The leads are',
+          [
+            ['sound', 'sound'],
+            ['bad', 'hard, burnt, or without passage']
+          ],
+          'distributor.leads'
+        )
       ]
     },
     u

@@ -4,6 +4,7 @@ import type { GearsVocabulary } from '../gears/vocabulary.ts';
 import type { fields } from './fields.ts';
 import type { figures } from './figures.ts';
 import type { flags } from './flags.ts';
+import type { parts } from './parts.ts';
 import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 
@@ -16,6 +17,7 @@ type Own = WordsOf<{
   slots: typeof slots;
   figures: typeof figures;
   surfaces: typeof surfaces;
+  parts: typeof parts;
 }>;
 export type ReceivedVocabulary = Both<Own, Both<GearsVocabulary, CurvesVocabulary>>;
 export const { step, numberOf, choiceOf, lastOf, settledOf } = authored<ReceivedVocabulary>();

@@ -3,6 +3,7 @@ import type { StackVocabulary } from '../stack/vocabulary.ts';
 import type { ToothVocabulary } from '../tooth/vocabulary.ts';
 import type { fields } from './fields.ts';
 import type { flags } from './flags.ts';
+import type { parts } from './parts.ts';
 import type { slots } from './slots.ts';
 import type { figures } from './figures.ts';
 
@@ -14,6 +15,7 @@ type Own = WordsOf<{
   slots: typeof slots;
   figures: typeof figures;
   surfaces: typeof surfaces;
+  parts: typeof parts;
 }>;
 export type RingsVocabulary = Both<Own, Both<StackVocabulary, ToothVocabulary>>;
 export const { step, numberOf, lastOf, settledOf, readingsOf, asks } = authored<RingsVocabulary>();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { stations } from './stations.ts';
+  import { nameOf, stations, type Station } from './stations.ts';
 
   /** The engine from above: where a hand goes at this step, and what must be so there when it is done. */
   interface Props {
@@ -12,9 +12,9 @@
   let { touched, cylinders, unit }: Props = $props();
   const n = $derived(Math.max(1, Math.min(12, cylinders)));
   const bores = $derived(Array.from({ length: n }, (_, k) => 196 + ((k + 0.5) * 280) / n));
-  const name = (id: string, usual: string) => (id === 'unit' ? unit : usual);
+  const name = (s: Station) => (s.id === 'unit' ? unit : nameOf(s));
   const said = $derived(
-    stations.flatMap((s) => (touched.has(s.id) ? [`${name(s.id, s.name)}: ${touched.get(s.id)!.join(', ')}`] : []))
+    stations.flatMap((s) => (touched.has(s.id) ? [`${name(s)}: ${touched.get(s.id)!.join(', ')}`] : []))
   );
 </script>
 
@@ -39,9 +39,7 @@
       <circle cx={s.x} cy={s.y} r="15" class="here" />
       <circle cx={s.x} cy={s.y} r="5" class="dot" />
     {:else}<circle cx={s.x} cy={s.y} r="4" class="other" />{/if}
-    <text x={s.x} y={s.y + (here ? 30 : 18)} class={here ? 'name' : 'label'} text-anchor="middle"
-      >{name(s.id, s.name)}</text
-    >
+    <text x={s.x} y={s.y + (here ? 30 : 18)} class={here ? 'name' : 'label'} text-anchor="middle">{name(s)}</text>
   {/each}
   <text x="24" y="164" class="label">front</text>
 </svg>

@@ -1,7 +1,8 @@
+import { parts } from '$core/domains/engine/parts.ts';
+
 /** Places round an engine seen from above, its front at the left, and the states that belong to each. */
 export interface Station {
   id: string;
-  name: string;
   x: number;
   y: number;
   /** states whose name begins so */
@@ -9,19 +10,17 @@ export interface Station {
 }
 
 export const stations: readonly Station[] = [
-  { id: 'battery', name: 'battery', x: 70, y: 52, of: ['battery-isolated'] },
+  { id: 'battery', x: 70, y: 52, of: ['battery-isolated'] },
   {
     id: 'switch',
-    name: 'switch',
     x: 196,
     y: 40,
     of: ['ignition-live', 'engine-running', 'first-run-seen', 'sweep-done']
   },
-  { id: 'fuel', name: 'fuel', x: 70, y: 262, of: ['fuel-disabled', 'low-bled', 'fuel-bled', 'lines-loose'] },
-  { id: 'ground', name: 'wheels and drives', x: 560, y: 272, of: ['vehicle-secured', 'on-stand', 'stand-locked'] },
+  { id: 'fuel', x: 70, y: 262, of: ['fuel-disabled', 'low-bled', 'fuel-bled', 'lines-loose'] },
+  { id: 'ground', x: 560, y: 272, of: ['vehicle-secured', 'on-stand', 'stand-locked'] },
   {
     id: 'crank',
-    name: 'crank',
     x: 128,
     y: 160,
     of: [
@@ -36,28 +35,24 @@ export const stations: readonly Station[] = [
   },
   {
     id: 'front',
-    name: 'front cover',
     x: 186,
     y: 230,
     of: ['drive-cover-off', 'cam-timed', 'pump-gear-loose', 'taper-', 'key-agreed']
   },
   {
     id: 'plugs',
-    name: 'plugs',
     x: 352,
     y: 116,
     of: ['plugs-out', 'probe-in', 'piston-stop-in', 'tdc-true', 'compression-confirmed', 'hand-at-opening']
   },
   {
     id: 'leads',
-    name: 'leads',
     x: 300,
     y: 70,
     of: ['leads-', 'strobe-connected', 'spark-outlet-grounded', 'cylinders-matched']
   },
   {
     id: 'unit',
-    name: 'unit',
     x: 250,
     y: 190,
     of: [
@@ -92,7 +87,6 @@ export const stations: readonly Station[] = [
   },
   {
     id: 'bore',
-    name: 'bore and oil pump',
     x: 330,
     y: 252,
     of: [
@@ -106,18 +100,21 @@ export const stations: readonly Station[] = [
       'part-missing'
     ]
   },
-  { id: 'oil', name: 'oil', x: 440, y: 252, of: ['oil-primed', 'oil-pressure-up', 'pump-oil-primed'] },
-  { id: 'capsule', name: 'vacuum hose', x: 210, y: 268, of: ['vacuum-plugged'] },
-  { id: 'flywheel', name: 'flywheel', x: 512, y: 160, of: ['engine-pin-in', 'marks-complete'] },
+  { id: 'oil', x: 440, y: 252, of: ['oil-primed', 'oil-pressure-up', 'pump-oil-primed'] },
+  { id: 'capsule', x: 210, y: 268, of: ['vacuum-plugged'] },
+  { id: 'flywheel', x: 512, y: 160, of: ['engine-pin-in', 'marks-complete'] },
   {
     id: 'throttle',
-    name: 'throttle',
     x: 440,
     y: 64,
     of: ['throttle-at-stop', 'arm-on-stop', 'full-advance-set', 'idle-set']
   },
-  { id: 'water', name: 'cooling water', x: 560, y: 60, of: ['water-on'] }
+  { id: 'water', x: 560, y: 60, of: ['water-on'] }
 ];
+
+const names: Readonly<Record<string, string>> = parts;
+/** What a station is called at the bench. */
+export const nameOf = (s: Station): string => names[`engine.${s.id}`]!;
 
 /** Where a state belongs; undefined: nowhere on an engine seen from above. */
 export const stationOf = (flag: string): Station | undefined =>

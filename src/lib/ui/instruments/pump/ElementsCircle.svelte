@@ -13,7 +13,7 @@
 <figure>
   <svg
     class="drawing"
-    viewBox="0 0 320 290"
+    viewBox="0 0 320 306"
     role="img"
     aria-label="Elements round the cam, errors {times} times larger; the figures stand in the table"
   >
@@ -40,7 +40,7 @@
       {@const t = at(r.nominalDeg, R + 32)}
       <text x={t.x} y={t.y + 6} class="number">{r.element}</text>
     {/each}
-    <text x="160" y="284" class="label" text-anchor="middle">errors drawn {times} times larger</text>
+    <text x="160" y="302" class="label" text-anchor="middle">errors drawn {times} times larger</text>
   </svg>
 </figure>
 

@@ -16,8 +16,10 @@
     patch: { low: number; high: number } | null;
     marks: Mark[];
     washerIn: boolean;
+    /** the drawing alone, its figures written beside it by whoever shows it */
+    bare?: boolean;
   }
-  let { kind, shape, patch, marks, washerIn }: Props = $props();
+  let { kind, shape, patch, marks, washerIn, bare = false }: Props = $props();
 
   const p = $derived(stackPlaces(shape));
   const top = $derived(kind === 'own-gear' ? 'housing' : 'pedestal');
@@ -43,7 +45,13 @@
 </script>
 
 <figure>
-  <svg class="drawing" viewBox="0 0 400 348" role="img" aria-label="The drive in section: {said}">
+  <svg
+    class="drawing"
+    class:bare
+    viewBox={bare ? '0 0 200 348' : '0 0 400 348'}
+    role="img"
+    aria-label="The drive in section: {said}"
+  >
     <defs>
       <pattern id="cut" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <path d="M0 0V7" class="hatch" />
@@ -92,7 +100,7 @@
     {#if p.clamped}<rect x="62" y={p.gearTop} width="76" height={p.thrust - p.gearTop} class="clamp" />{/if}
     <text x="100" y="20" class="name mid">{top} and drive shaft</text>
     <text x="100" y="344" class="name mid">oil-pump drive</text>
-    {#each marks as m, k (m.key)}
+    {#each bare ? [] : marks as m, k (m.key)}
       {@const y = labels[k]!}
       <path d="M{edge[m.key]} {at[m.key]}L204 {y - 6}H216" class="lead" class:trial={m.trial} />
       <text x="220" y={y - 9} class="name">{m.label}</text>
@@ -110,6 +118,9 @@
   }
   svg {
     max-width: 460px;
+  }
+  .bare {
+    max-width: 190px;
   }
   .cut {
     stroke: var(--ink);

@@ -1,10 +1,11 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
   import { words } from '$core/job/index.ts';
-  import { numberOf } from '$core/engine/engine.ts';
+  import { choiceOf, numberOf } from '$core/engine/engine.ts';
   import { wheelTicks } from '$core/calculations/wheel/wheel-ticks.ts';
   import { dateText } from '../../../reader/dates.ts';
   import { lengthText } from '../../../reader/units.ts';
+  import RimMark from '../../instruments/rim/RimMark.svelte';
   import Result from '../../job/Result.svelte';
 
   let { session, prefs }: SurfaceProps = $props();
@@ -30,8 +31,12 @@
     if (Math.abs(mark.errorDeg) <= 2 * mark.uDeg) return `Less than its uncertainty: keep the mark.${arc}${change}`;
     return `A strobe on this mark reads ${Math.abs(mark.errorDeg).toFixed(2)}° too ${side}. It is taken off every reading from here on.${arc}${change}`;
   });
+  /** clockwise from the front: the top of the rim goes to the right, and to the left for who looks from the rear */
+  const runs = $derived(choiceOf(session.engine, 'runningDirection'));
+  const runsRight = $derived(runs === undefined ? null : (runs === 'cw') === (prefs.view === 'front'));
 </script>
 
+<RimMark errorDeg={mark?.errorDeg ?? null} uDeg={mark?.uDeg ?? 0} {runsRight} view={prefs.view} name="mark" />
 {#if mark}
   <div class="mark">
     <Result
@@ -45,8 +50,6 @@
       )}° there.
     </p>
   </div>
-{:else}
-  <p class="quiet">True TDC is not found yet, so the mark cannot be judged.</p>
 {/if}
 
 <style>

@@ -3,6 +3,8 @@
   import { lastSpacing } from '$core/domains/elements/tappets.ts';
   import { tappetPicks } from '$core/domains/elements/tappet-picks.ts';
   import { partsTaken } from '$core/job/taken.ts';
+  import PlaceParts from '../../instruments/places/PlaceParts.svelte';
+  import { drawingOf } from '../../instruments/places/places.ts';
   import { lengthText } from '../../../reader/units.ts';
   import type { SurfaceProps } from '../props.ts';
 
@@ -69,6 +71,12 @@
     {w!.withinDeg === null ? '' : `An element may stand off ± ${w!.withinDeg}°.`}
   </p>
 {:else}
+  <PlaceParts
+    drawing={drawingOf('pump')!}
+    names={{ 'pump.tappets': 'tappets' }}
+    touched={{ 'pump.tappets': w ? 'stay as they are' : 'shims under each' }}
+    found={new Map()}
+  />
   <p>
     {w ? 'By the last round no tappet needs another shim.' : 'Read all elements first: what each tappet needs follows.'}
   </p>

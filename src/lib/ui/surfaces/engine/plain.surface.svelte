@@ -18,6 +18,7 @@
     };
     for (const f of step.sets) add(f, flags[f]!.on);
     for (const f of [...step.clears, ...step.mustBeOff]) add(f, flags[f]!.off);
+    for (const [part, words] of Object.entries(step.handles)) if (words) out.set(part.split('.')[1]!, [words]);
     for (const a of step.acts) {
       const deed = DEEDS[a];
       if (deed && !out.has(deed[0])) out.set(deed[0], [deed[1]]);
