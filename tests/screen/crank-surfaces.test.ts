@@ -114,11 +114,24 @@ describe('true TDC by other ways', () => {
 describe('mark, stroke and plan', () => {
   it('the mark is not judged before true TDC is found, and then with its doubt', async () => {
     const none = await surface(ready(), 'mark');
-    expect(none.text()).toContain('True TDC is not found yet, so the mark cannot be judged.');
+    expect(none.text()).toContain('where its mark stands follows once true TDC is found');
+    expect(none.page.querySelector('path.mark')).toBeNull();
     cleanup();
     const job = new PlayedJob().toTdc().done('tdc');
     const on = await surface(job, 'mark');
     expect(on.text()).toMatch(/2\.67° early ?± 0\.\d\d°/);
+  });
+  it.each([
+    ['cw', 'front', 1],
+    ['cw', 'rear', -1],
+    ['ccw', 'front', -1],
+    ['ccw', 'rear', 1]
+  ] as const)('an early mark has passed the pointer: engine %s, seen from the %s', async (runs, view, side) => {
+    const job = new PlayedJob(engineWith({ ...SHEET, runningDirection: runs })).toTdc().done('tdc');
+    const on = await surface(job, 'mark', [], { theme: 'light', length: 'mm', view, zone: 'UTC' });
+    const x = Number(/^M([\d.]+)/.exec(on.page.querySelector('path.mark')!.getAttribute('d')!)![1]);
+    expect(Math.sign(x - 280)).toBe(side);
+    expect(on.text()).toContain(`seen from the ${view}`);
   });
   it('signs of the stroke are given and taken back by the same button', async () => {
     const job = new PlayedJob().toTdc().done('tdc', 'mark', 'probe-out');

@@ -4,7 +4,7 @@ import { cleanup } from '@testing-library/svelte';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { SAW, TWO_STROKE } from '../support/magneto-jobs.ts';
 import { DIESEL, FINE_WHEEL, TURNING } from '../support/pump-jobs.ts';
-import { away, button, press, surface, withGeometry } from './support.ts';
+import { away, button, plain, press, surface, withGeometry } from './support.ts';
 
 // a page without pixels has nothing to draw a chart on
 vi.mock('$lib/ui/charts/chart-setup.ts', () => ({
@@ -45,8 +45,11 @@ describe('a step without figures', () => {
     expect(said).not.toContain('throttle:');
   });
   it('names what times this engine, and draws no engine on a bench', async () => {
-    const on = await surface(new PlayedJob(engineWith(DIESEL), 'locked-offset'), 'hang');
-    expect(label(on.page, /Engine from above/)).toContain('injection pump: pump on the engine');
+    const on = await surface(new PlayedJob(engineWith(DIESEL), 'locked-offset'), 'fittings');
+    expect(label(on.page, /Driven end of the pump/)).toContain('oil feed: first, tight');
+    cleanup();
+    const plugs = await surface(new PlayedJob(engineWith(DIESEL), 'locked-offset'), 'plugs');
+    expect(plain(plugs.page)).toContain('injection pump');
     cleanup();
     const bench = await surface(new PlayedJob(engineWith(DIESEL), 'pump-bench'), 'mount');
     expect(label(bench.page, /Engine from above/)).toBeUndefined();

@@ -43,6 +43,11 @@ export const refitSame = sheet({
       title: 'Timing read before it is touched',
       say: 'If the engine runs, strobe it at idle with the hose off and plugged, then stop.',
       why: 'A known figure from before is the best check afterwards.',
+      handles: {
+        'engine.switch': 'running, warm, at idle',
+        'engine.crank': 'its mark under the strobe',
+        'engine.capsule': 'hose off and plugged'
+      },
       accept: 'Logged with its uncertainty.',
       ifSkipped: 'Nothing proves that the refit restored what was.',
       tools: ['strobe', 'tachometer'],
@@ -85,6 +90,11 @@ export const refitSame = sheet({
       title: 'Hose, plug and cable off, each with its label',
       say: 'Label hose, trigger plug and every cable; pull each by its body; cap the hose\u2019s both ends.',
       why: 'What hangs on it is torn when it is lifted, and what has no label goes back by guess.',
+      handles: {
+        'distributor.capsule': 'hose off, labelled',
+        'distributor.plate': 'trigger plug off, labelled',
+        'distributor.leads': 'cable off, labelled'
+      },
       accept: 'Counted and labelled, hose capped.',
       ifSkipped: 'A torn lead, a hose on the wrong nipple.',
       tools: ['labels', 'caps'],
@@ -127,6 +137,7 @@ export const refitSame = sheet({
       title: 'Plug and cables back on their labels',
       say: 'Trigger plug and every cable back by its label; the hose stays off and plugged until the timing is set; count.',
       why: 'A plug left off is a dead engine, and a hose put on too early hides the initial timing.',
+      handles: { 'distributor.plate': 'trigger plug on', 'distributor.leads': 'each on its label' },
       accept: 'As many back as came off, but for the hose.',
       ifSkipped: 'No spark, or a wrong timing taken for right.',
       minutes: 3,

@@ -264,6 +264,7 @@ export const idleSet = (u: Use): Step =>
       title: 'Idle set, timing read again',
       say: 'Set the idle speed, look at the mark again, and go on between them until neither changes.',
       why: 'Idle and timing pull on each other, and above the onset the weights are read as well.',
+      handles: { 'engine.throttle': 'idle speed set', 'engine.crank': 'its mark under the strobe' },
       accept: 'Idle as the data sheet has it, below the onset, and the mark where it was.',
       ifSkipped: 'The initial timing is right at a speed that nobody runs.',
       tools: ['tachometer', 'strobe'],

@@ -63,12 +63,18 @@
   }
   const said = $derived(shown.map((s) => `${s.name}${words(s) ? `: ${words(s)}` : ''}`).join('; '));
   let width = $state(0);
+  function measured(e: HTMLElement) {
+    if (typeof ResizeObserver === 'undefined') return;
+    const watch = new ResizeObserver(() => (width = e.clientWidth));
+    watch.observe(e);
+    return () => watch.disconnect();
+  }
   /** too narrow for names beside the drawing: they stand below it */
   const alone = $derived(bare || (width > 0 && width < NARROW));
   const picked = (part: string) => onpick && answers?.has(part);
 </script>
 
-<div bind:clientWidth={width}>
+<div {@attach measured}>
   <svg
     class="drawing glance"
     class:bare={alone}
