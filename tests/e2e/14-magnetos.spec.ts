@@ -219,7 +219,7 @@ test('checks before a distributor is taken apart lead to words on every part, an
   await photos
     .getByLabel('Take or choose photographs')
     .setInputFiles({ name: 'cap.png', mimeType: 'image/png', buffer: PNG });
-  await expect(photos.getByRole('img', { name: 'cap from above' })).toBeVisible();
+  await expect(photos.getByRole('link').getByRole('img', { name: 'cap from above' })).toBeVisible();
   // a photograph that the server cannot take stays on the page until it is sent
   await page.route('**/photos/*', (r) => r.abort());
   await photos
@@ -243,7 +243,13 @@ test('checks before a distributor is taken apart lead to words on every part, an
     ...finished('platform')
   );
   await open(page, `${A}/jobs/${jobId}`);
-  await page.getByRole('group', { name: 'The gear wore' }).getByRole('button', { name: 'low' }).click();
+  // what was seen on the flank is touched there; the answer in words follows, and the panel says what it speaks for
+  await page.getByRole('button', { name: 'low: put down what was found' }).click();
+  await expect(page.getByRole('group', { name: 'The gear wore' }).getByRole('button', { name: 'low' })).toHaveAttribute(
+    'aria-pressed',
+    'true'
+  );
+  await expect(page.getByRole('complementary').getByText('Drive gear: wore low')).toBeVisible();
   await page.getByRole('group', { name: 'Its flanks are' }).getByRole('button', { name: 'rough' }).click();
   await done(page);
   await say(

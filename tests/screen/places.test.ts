@@ -175,6 +175,20 @@ describe('beside the work', () => {
       cleanup();
     }
   });
+  it('what the step shows in the middle is not shown a second time', async () => {
+    const bench = new PlayedJob(engineWith(SHEET), 'pump-bench');
+    const on = await panel(bench);
+    const drawn = () => label(on.page, /Elements round the cam/) ?? label(on.page, /Injection pump/);
+    expect(drawn()).toContain('Elements round the cam');
+    on.at('spacing');
+    await tick();
+    expect(drawn()).toContain('Injection pump');
+    cleanup();
+    const received = await panel(teardown());
+    received.at('decide');
+    await tick();
+    expect(received.page.querySelectorAll('aside li').length).toBe(0);
+  });
   it('a gear that is not measured yet is drawn as such drives stand, and says so', async () => {
     const on = await panel(new PlayedJob(engineWith(SHEET), 'regear'));
     expect(plain(on.page)).toContain('Nothing measured yet: drawn as such a drive stands, not as this one.');

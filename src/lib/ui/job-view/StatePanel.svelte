@@ -58,7 +58,7 @@
 
 <aside class="state" aria-label="Where the engine is">
   {#if panel}
-    <Lazy load={panel} props={{ session, prefs }} />
+    <Lazy load={panel} props={{ session, prefs, surface: view.selected.step.surface }} />
   {:else if session.sheet.panel === undefined}
     <TwoLapDial
       cycleDeg={cycle}

@@ -19,4 +19,7 @@ export interface SurfaceProps {
 }
 
 /** What the job view hands to the instrument that stands beside the work. */
-export type PanelProps = Pick<SurfaceProps, 'session' | 'prefs'>;
+export type PanelProps = Pick<SurfaceProps, 'session' | 'prefs'> & {
+  /** what the step in hand shows in the middle: it is not shown a second time beside it */
+  surface: string;
+};

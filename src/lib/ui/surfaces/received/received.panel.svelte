@@ -6,7 +6,7 @@
   import type { PanelProps } from '../props.ts';
 
   /** The distributor with what was found so far: each part marked, its finding beside it. */
-  let { session }: PanelProps = $props();
+  let { session, surface }: PanelProps = $props();
   const drawing = drawingOf('distributor')!;
   /** a part that is decided about, where the drawing has it */
   const AT: Record<PartId, string> = {
@@ -37,14 +37,16 @@
     {seen.length ? `${seen.length} of ${parts.length} parts looked at` : `None of ${parts.length} parts looked at yet`}
   </figcaption>
 </figure>
-<ul>
-  {#each parts as p (p.part)}
-    <li class:quiet={p.found === null}>
-      <span>{p.name}{p.found === null ? '' : `: ${p.found}`}</span>
-      {#if p.proposed}<b class={STATE[p.proposed]}>{SPEAKS[p.proposed]}</b>{/if}
-    </li>
-  {/each}
-</ul>
+{#if surface !== 'decisions'}
+  <ul>
+    {#each parts as p (p.part)}
+      <li class:quiet={p.found === null}>
+        <span>{p.name}{p.found === null ? '' : `: ${p.found}`}</span>
+        {#if p.proposed}<b class={STATE[p.proposed]}>{SPEAKS[p.proposed]}</b>{/if}
+      </li>
+    {/each}
+  </ul>
+{/if}
 
 <style>
   figure {
