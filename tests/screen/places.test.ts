@@ -166,7 +166,7 @@ describe('beside the work', () => {
     expect(plain(after.page)).toContain('2 of 9 parts looked at');
     expect(rows).toContain('Cap: cracked or tracked × replace');
     expect(rows).toContain('Rotor: sound ✓ keep');
-    expect(rows).toContain('Leads');
+    expect(rows.length).toBe(2);
   });
   it('no sheet leaves the room beside the work empty', async () => {
     for (const { id } of runSheets) {

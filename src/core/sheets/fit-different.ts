@@ -11,7 +11,6 @@ import {
   timing,
   tooth
 } from './authoring.ts';
-import { mapLeads } from './refit-same.ts';
 
 const BENCH = 'Compare on the bench';
 const CRANK = 'Find the crank';
@@ -71,7 +70,7 @@ export const fitDifferent = sheet({
       ]
     }),
     engine.makeSafe({ id: 'safe', phase: CRANK }),
-    mapLeads({ id: 'map', phase: CRANK }),
+    cap.mapLeads({ id: 'map', phase: CRANK }),
     engine.plugsOut({ id: 'plugs', phase: CRANK }),
     engine.barOn({ id: 'bar', phase: CRANK }),
     crank.wheelOn({ id: 'wheel', phase: CRANK }),

@@ -1,6 +1,5 @@
 import { weightsMove } from '../domains/received/steps.ts';
-import { BY_DISTRIBUTOR, curves, engine, received, sheet, step, tooth, weightsAsked } from './authoring.ts';
-import { mapLeads } from './refit-same.ts';
+import { BY_DISTRIBUTOR, cap, curves, engine, received, sheet, step, tooth, weightsAsked } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const STANDS = 'How it stands';
@@ -29,7 +28,7 @@ export const inPlaceCheck = sheet({
       photos: ['leads as they run', 'hose and clamp', 'housing and block'],
       say: 'Photograph leads, hose, clamp and witness marks before a hand touches them; write as remarks what is loose, broken, missing or oily.'
     }),
-    mapLeads({ id: 'map', phase: STANDS }),
+    cap.mapLeads({ id: 'map', phase: STANDS }),
     tooth.witnessMarks({ id: 'marks', phase: STANDS, needs: [] }),
     received.swingAndFloat({ id: 'swing', phase: STANDS }),
     received.secondarySeen({ id: 'secondary', phase: LOOK, needs: ['battery-isolated'] }),
@@ -48,11 +47,7 @@ export const inPlaceCheck = sheet({
       title: 'Cap back on, as it was',
       say: 'Seat the cap in its notch, every lead in the tower that it was mapped to, the hose on its capsule.',
       why: 'What follows may wait for parts, and an open distributor collects what falls into it.',
-      handles: {
-        'distributor.cap': 'in its notch',
-        'distributor.leads': 'each as mapped',
-        'distributor.capsule': 'hose on'
-      },
+      surface: 'lead-map',
       accept: 'Cap seated, every lead as mapped.',
       ifSkipped: 'A lead one tower out, dirt on the trigger.',
       minutes: 4,

@@ -1,27 +1,11 @@
 import { slots as timingSlots } from '../domains/timing/slots.ts';
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
-import type { Step } from '../job/run-sheet.ts';
 import { BY_DISTRIBUTOR, cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
 
 const SAFE = 'Make safe';
 const OUT = 'Mark and lift out';
 const IN = 'Let it down again';
 const PROVE = 'Time and prove';
-
-export const mapLeads = (u: Pick<Step, 'id' | 'phase'>): Step =>
-  step({
-    title: 'Cap and leads mapped',
-    say: 'Photograph and note which tower feeds which cylinder, where latch, plug and vacuum capsule point.',
-    why: 'The lead map is the cheapest evidence of how it was.',
-    accept: 'The order read off the cap in the rotor\u2019s direction is the firing order.',
-    ifSkipped: 'Leads are rebuilt by guess.',
-    tools: ['camera', 'lead tags'],
-    hazards: ['hv-ignition'],
-    sets: ['leads-mapped'],
-    photos: ['the cap with its leads', 'latch, plug and capsule'],
-    needs: ['battery-isolated'],
-    ...u
-  });
 
 /** The same distributor out and in again on an engine that is not turned meanwhile: matching marks. */
 export const refitSame = sheet({
@@ -65,7 +49,7 @@ export const refitSame = sheet({
       ]
     }),
     engine.makeSafe({ id: 'safe', phase: SAFE }),
-    mapLeads({ id: 'map', phase: SAFE }),
+    cap.mapLeads({ id: 'map', phase: SAFE }),
     engine.barOn({ id: 'bar', phase: OUT }),
     step({
       id: 'to-one',

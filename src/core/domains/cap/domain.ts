@@ -4,7 +4,8 @@ import { domain as timing } from '../timing/domain.ts';
 import { domain as tooth } from '../tooth/domain.ts';
 import type { ToothWorks } from '../tooth/works.ts';
 import { tipFinding, tipWork, wiresFinding, wiresWork } from './cap-work.ts';
-import type { CapVocabulary } from './vocabulary.ts';
+import { leadMap, leadMapFinding } from './lead-map.ts';
+import { asks, type CapVocabulary } from './vocabulary.ts';
 import type { CapWorks } from './works.ts';
 
 /** Leads of the cap, drawn from where number one's tower is, and the rotor's tip under its terminal. */
@@ -13,6 +14,7 @@ export const domain: Domain<CapWorks & ToothWorks, CapVocabulary['school']> = {
   needs: [tooth, timing],
   works: {
     wires: (c) => wiresWork(c.engine, c.r),
+    leadMap: (c) => leadMap(c.engine, c.r),
     tip: (c) => tipWork(c.engine, c.r)
   },
   surfaces: {
@@ -30,6 +32,21 @@ export const domain: Domain<CapWorks & ToothWorks, CapVocabulary['school']> = {
         return wires.map.cause === 'right' ? null : lower(wiresFinding(wires.map));
       }
     },
+    'lead-map': {
+      headline: (state, v) => {
+        const m = state.work.leadMap;
+        if (!asks(v, 'lead-map')) return null;
+        if (m.problem) return m.problem;
+        const left = m.count !== null && m.leads.length && !m.fromOne;
+        return left ? `${m.leads.length} of ${m.count} leads mapped: go on clockwise` : leadMapFinding(m);
+      },
+      // the photographs may do without a map; one that was begun is finished
+      open: (state, v) => {
+        const m = state.work.leadMap;
+        if (!asks(v, 'lead-map') || !m.leads.length) return null;
+        return m.problem ?? (m.fromOne ? null : `${m.leads.length} of ${m.count ?? 'the'} leads are mapped`);
+      }
+    },
     tip: {
       headline: (state) => tipFinding(state.work.tip),
       open: (state) => {
@@ -37,6 +54,13 @@ export const domain: Domain<CapWorks & ToothWorks, CapVocabulary['school']> = {
         return tip.out && tip.out.state !== 'good' ? lower(tipFinding(tip)!) : null;
       }
     }
+  },
+  card: (state) => {
+    const m = state.work.leadMap;
+    const found = leadMapFinding(m);
+    return found
+      ? [{ label: 'Leads as found, clockwise from number one', value: `${m.fromOne!.join('-')}. ${found}` }]
+      : [];
   },
   schools: {
     'lead-transfer': () => ({ option: 'one-by-one', because: 'no order can be lost' }),

@@ -8,6 +8,13 @@ export const slots = slotsOf({
     repeats: true,
     combine: 'each'
   },
+  'lead-map': {
+    label: 'next tower clockwise: its lead goes to cylinder',
+    quantity: 'count',
+    gauge: 'eye',
+    repeats: true,
+    combine: 'each'
+  },
   'tip-offset': {
     label: 'tip past its terminal at rest, distributor degrees',
     quantity: 'angle',

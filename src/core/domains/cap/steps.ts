@@ -41,6 +41,26 @@ export const leadsInOrder = (u: Use): Step =>
     u
   );
 
+export const mapLeads = (u: Use): Step =>
+  step(
+    {
+      title: 'Cap and leads mapped',
+      say: 'Move no lead yet: clockwise from number one\u2019s tower, type where each goes; photograph cap, latch, plug and capsule.',
+      why: 'The lead map is the cheapest evidence of how it was.',
+      accept: 'The order read off the cap in the rotor\u2019s direction is the firing order.',
+      ifSkipped: 'Leads are rebuilt by guess.',
+      tools: ['camera', 'lead tags'],
+      hazards: ['hv-ignition'],
+      sets: ['leads-mapped'],
+      photos: ['the cap with its leads', 'latch, plug and capsule'],
+      needs: ['battery-isolated'],
+      slots: [slots['lead-map']],
+      schools: ['rotor-sense'],
+      surface: 'lead-map'
+    },
+    u
+  );
+
 export const traceLeads = (u: Use): Step =>
   step(
     {

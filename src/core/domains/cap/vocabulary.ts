@@ -5,7 +5,7 @@ import type { fields } from './fields.ts';
 import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 
-export const surfaces = ['wires', 'tip'] as const;
+export const surfaces = ['wires', 'lead-map', 'tip'] as const;
 
 type Own = WordsOf<{
   fields: typeof fields;
@@ -14,4 +14,4 @@ type Own = WordsOf<{
   surfaces: typeof surfaces;
 }>;
 export type CapVocabulary = Both<Own, Both<ToothVocabulary, TimingVocabulary>>;
-export const { step, numberOf, choiceOf, listOf, lastOf, readingsOf } = authored<CapVocabulary>();
+export const { step, numberOf, choiceOf, listOf, lastOf, readingsOf, asks } = authored<CapVocabulary>();

@@ -56,8 +56,16 @@
   const placed = $derived(crankWords.placeText(place, cycle));
 </script>
 
+{#snippet bars()}
+  {#each state.interlocks as rule (rule.id)}
+    <Bar {rule} {flags} ontell={tell} onhappened={() => onask({ for: 'happened', rule: rule.id })} />
+  {/each}
+{/snippet}
+
 <aside class="state" aria-label="Where the engine is">
   {#if panel}
+    <!-- an instrument may be long: what must not be done stands above it -->
+    {@render bars()}
     <Lazy load={panel} props={{ session, prefs, surface: view.selected.step.surface }} />
   {:else if session.sheet.panel === undefined}
     <TwoLapDial
@@ -99,9 +107,7 @@
       >
     {/if}
   {/if}
-  {#each state.interlocks as rule (rule.id)}
-    <Bar {rule} {flags} ontell={tell} onhappened={() => onask({ for: 'happened', rule: rule.id })} />
-  {/each}
+  {#if !panel}{@render bars()}{/if}
   {#if !state.closed}<Sayable {session} ontell={tell} />{/if}
   {#if figures.length}
     <dl>

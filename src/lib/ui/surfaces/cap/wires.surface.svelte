@@ -2,9 +2,9 @@
   import type { SurfaceProps } from '../props.ts';
   import { wiresFinding } from '$core/domains/cap/cap-work.ts';
   import { choiceOf, listOf } from '$core/engine/engine.ts';
-  import { wrap360 } from '$core/numerics/angles.ts';
-  import { bearingPoint, CENTRE, SIZE, turnArrow } from '../../instruments/cap/cap-geometry.ts';
+  import LeadsCap from '../../instruments/cap/LeadsCap.svelte';
   import ReadingText from '../../job/ReadingText.svelte';
+  import { exchange } from './moved.ts';
 
   let { session, stepId, prefs, onamend }: SurfaceProps = $props();
   const w = $derived(session.state.work.wires);
@@ -12,43 +12,22 @@
   const rotor = $derived(choiceOf(session.engine, 'rotorDirection') as 'cw' | 'ccw' | undefined);
   const n = $derived(order.length);
   const expected = $derived(w.map?.expected ?? order.map((_, k) => order[rotor === 'ccw' ? (n - k) % n : k]!));
-  const runs = $derived(rotor ? turnArrow(rotor, 215, 40, CENTRE.radius + 16) : null);
   const first = $derived(session.state.work.tooth.rotorTargetDeg ?? 0);
   const bad = (k: number) => w.map !== null && w.map.wrong.includes(k);
 </script>
 
 <div class="beside" style="--first: 0.9fr" data-step={stepId}>
-  <svg
-    class="drawing"
-    viewBox="0 0 {SIZE.width} {SIZE.height}"
-    role="img"
-    aria-label="Leads of the cap, clockwise from the rotor: {w.wires.map((x) => x.value).join(', ') ||
+  <LeadsCap
+    leads={expected.map((_, k) => w.wires[k]?.value ?? null)}
+    {expected}
+    wrong={w.map?.wrong ?? []}
+    next={w.map ? null : w.wires.length % n}
+    firstDeg={first}
+    {rotor}
+    label="Leads of the cap, clockwise from the rotor: {w.wires.map((x) => x.value).join(', ') ||
       'none traced'}; should be {expected.join(', ')}"
-  >
-    <text x={CENTRE.cx} y="15" class="label">front of engine</text>
-    <circle cx={CENTRE.cx} cy={CENTRE.cy} r={CENTRE.radius} class="body" />
-    {#each expected as want, k (k)}
-      {@const p = bearingPoint(wrap360(first + (k * 360) / n), CENTRE.radius - 26)}
-      {@const q = bearingPoint(wrap360(first + (k * 360) / n), CENTRE.radius - 60)}
-      <circle
-        cx={p.x}
-        cy={p.y}
-        r="15"
-        class="tower"
-        class:bad={bad(k)}
-        class:next={k === w.wires.length % n && !w.map}
-      />
-      <text x={p.x} y={p.y + 5} class="number" class:bad={bad(k)}>{w.wires[k]?.value ?? '·'}</text>
-      <text x={q.x} y={q.y + 5} class="want">{want}</text>
-    {/each}
-    {#if runs}
-      <path d={runs.d} class="line" />
-      <path d="M-7 -5 L5 0 L-7 5Z" class="head" transform={runs.head} />
-      <text x="8" y={SIZE.height - 10} class="label start"
-        >rotor runs {rotor === 'cw' ? 'clockwise' : 'anticlockwise'}</text
-      >
-    {/if}
-  </svg>
+    onmove={session.state.closed ? undefined : (a, b) => exchange(session, w.wires[a], w.wires[b])}
+  />
   <div>
     <table>
       <caption class="only-read">Leads clockwise from the tower the rotor faces</caption>
@@ -94,33 +73,6 @@
 </div>
 
 <style>
-  .label {
-    text-anchor: middle;
-  }
-  .tower.bad {
-    stroke: var(--out);
-    stroke-width: 3.4;
-  }
-  .tower.next {
-    stroke: var(--target);
-    stroke-dasharray: 4 3;
-  }
-  .number.bad {
-    fill: var(--out);
-  }
-  .want {
-    font-size: var(--t1);
-    text-anchor: middle;
-    fill: var(--ink-2);
-  }
-  .line {
-    fill: none;
-    stroke: var(--ink-2);
-    stroke-width: 1.6;
-  }
-  .head {
-    fill: var(--ink-2);
-  }
   .finding {
     margin: 10px 0 4px;
     font-size: var(--t4);

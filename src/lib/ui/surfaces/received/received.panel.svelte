@@ -37,11 +37,11 @@
     {seen.length ? `${seen.length} of ${parts.length} parts looked at` : `None of ${parts.length} parts looked at yet`}
   </figcaption>
 </figure>
-{#if surface !== 'decisions'}
+{#if seen.length && surface !== 'decisions'}
   <ul>
-    {#each parts as p (p.part)}
-      <li class:quiet={p.found === null}>
-        <span>{p.name}{p.found === null ? '' : `: ${p.found}`}</span>
+    {#each seen as p (p.part)}
+      <li>
+        <span>{p.name}: {p.found}</span>
         {#if p.proposed}<b class={STATE[p.proposed]}>{SPEAKS[p.proposed]}</b>{/if}
       </li>
     {/each}
