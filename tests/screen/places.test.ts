@@ -184,6 +184,13 @@ describe('beside the work', () => {
     await tick();
     expect(drawn()).toContain('Injection pump');
     cleanup();
+    const gear = await panel(new PlayedJob(engineWith(SHEET), 'regear'));
+    expect(label(gear.page, /The drive in section/)).toBeDefined();
+    gear.at('bottom');
+    await tick();
+    expect(label(gear.page, /The drive in section/)).toBeUndefined();
+    expect(label(gear.page, /Distributor, cut open/)).toBeDefined();
+    cleanup();
     const received = await panel(teardown());
     received.at('decide');
     await tick();

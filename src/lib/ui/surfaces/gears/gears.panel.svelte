@@ -1,10 +1,12 @@
 <script lang="ts">
   import { lastPatch } from '$core/domains/stack/patch-work.ts';
+  import PlaceParts from '../../instruments/places/PlaceParts.svelte';
+  import { drawingOf } from '../../instruments/places/places.ts';
   import StackDrawing from '../../instruments/stack/StackDrawing.svelte';
   import type { PanelProps } from '../props.ts';
 
   /** How the gear stands between housing, camshaft and oil pump, as far as it is measured. */
-  let { session }: PanelProps = $props();
+  let { session, surface }: PanelProps = $props();
   const work = $derived(session.state.work.stack);
   const patch = $derived(lastPatch(session.state.work.patches)?.pattern ?? null);
   const shape = $derived({
@@ -23,5 +25,15 @@
   );
 </script>
 
-<StackDrawing kind={work.kind} {shape} patch={band} marks={[]} washerIn={false} bare />
-{#if !known}<p class="quiet small">Nothing measured yet: drawn as such a drive stands, not as this one.</p>{/if}
+{#if surface === 'stack'}
+  <PlaceParts
+    drawing={drawingOf('distributor')!}
+    names={{ 'distributor.gear': 'gear' }}
+    touched={{ 'distributor.gear': undefined }}
+    found={new Map()}
+    bare
+  />
+{:else}
+  <StackDrawing kind={work.kind} {shape} patch={band} marks={[]} washerIn={false} bare />
+  {#if !known}<p class="quiet small">Nothing measured yet: drawn as such a drive stands, not as this one.</p>{/if}
+{/if}
