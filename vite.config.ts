@@ -6,11 +6,11 @@ import { coreVersion } from './scripts/lib/core-version.mjs';
 const together: [name: string, test: RegExp][] = [
   // how every drawing looks is one small sheet: no list of sheets has to travel with each part that is fetched later
   ['look', /\/src\/lib\/ui\/(surfaces|instruments|curves|charts|photos|engine|job-view|job)\/.*type=style/],
-  ['core', /\/src\/core\/(job|units|numerics|errors|engine|tray)\/(?!(solve|pchip|rounding|fields|photos)\.ts)/],
+  ['core', /\/src\/core\/(job|units|numerics|errors|engine|tray)\/(?!(solve|pchip|rounding|fields|photos|torque)\.ts)/],
   [
     'crank',
     // what is only written down comes with the run sheet: a screen never fetches a manifest
-    /\/src\/core\/(domains\/(engine|crank|distributor)\/(?!(manifest|schools|hazards|fields|flags|rules|slots|figures|tdc-doubt)\.ts)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict)\/)/
+    /\/src\/core\/(domains\/(engine|crank|distributor)\/(?!(manifest|schools|hazards|fields|flags|rules|slots|figures|parts|tdc-doubt)\.ts)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict)\/)/
   ],
   [
     'frame',

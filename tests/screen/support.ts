@@ -39,6 +39,8 @@ interface Opened {
   who?: typeof me | null;
   stock?: StockItem[];
   prefs?: () => Prefs;
+  /** the trades that are here so far; left out: all of the sheet's */
+  trades?: readonly string[];
 }
 const DAY: Prefs = { theme: 'light', length: 'mm', view: 'front', zone: 'UTC' };
 
@@ -50,7 +52,7 @@ export function screen(o: Opened) {
     job: { id: '1' },
     sheet,
     // just what a browser fetches for this sheet, and no other
-    domains: domains.filter((d) => sheet.domains.includes(d.name)),
+    domains: domains.filter((d) => (o.trades ?? sheet.domains).includes(d.name)),
     engine: o.engine ?? engineWith(o.values ?? SHEET),
     log: o.log ?? [],
     gauges,
@@ -72,10 +74,23 @@ export function screen(o: Opened) {
 }
 
 /** The surface of a step over a job played so far, drawn into a page without pixels. */
-export async function surface(job: PlayedJob, step: string, stock: StockItem[] = [], prefs: Prefs = DAY) {
+export async function surface(
+  job: PlayedJob,
+  step: string,
+  stock: StockItem[] = [],
+  prefs: Prefs = DAY,
+  trades?: readonly string[]
+) {
   // here, as the library wants a page when it is loaded, and the tests without a drawing have none
   const { render } = await import('@testing-library/svelte');
-  const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log], stock, prefs: () => prefs });
+  const on = screen({
+    sheet: job.sheetId,
+    engine: job.engine,
+    log: [...job.log],
+    stock,
+    prefs: () => prefs,
+    ...(trades && { trades })
+  });
   on.at(step);
   const Part = (await loadSurface(on.view.selected.step.surface)) as unknown as Component<Record<string, unknown>>;
   const { session, view, line } = on;

@@ -201,6 +201,8 @@ export interface SchoolWords {
  */
 export interface RunSheet extends SheetPlan {
   domains: string[];
+  /** step by step, those of them that it is worked out with */
+  tradesOf: Readonly<Record<string, readonly string[]>>;
   words: {
     flags: Record<string, FlagWords>;
     hazards: Record<string, HazardWords>;

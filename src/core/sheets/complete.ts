@@ -15,26 +15,16 @@ export function complete(
   fields: Field[]
 ): RunSheet {
   const steps = plan.steps.map((s) => withReference(s, plan.reference));
-  const surfaces = new Set(steps.map((s) => s.surface));
+  const tradesOf = Object.fromEntries(steps.map((s) => [s.id, tradesFor(s, domains, manifests)]));
+  const used = new Set(Object.values(tradesOf).flat());
   const schools = new Set(steps.flatMap((s) => s.schools));
-  const slots = new Set(steps.flatMap((s) => s.slots.map((x) => x.slot)));
-  const has = (d: Domain, m: Manifest | undefined) =>
-    Object.keys(d.surfaces).some((x) => surfaces.has(x)) ||
-    Object.keys(d.schools ?? {}).some((x) => schools.has(x)) ||
-    Object.keys(m?.slots ?? {}).some((x) => slots.has(x));
   const flags: Record<string, FlagWords> = Object.assign({}, ...manifests.map((m) => m.flags));
   for (const [flag, called] of Object.entries(plan.calls ?? {})) flags[flag] = { ...flags[flag]!, ...called };
   return {
     ...plan,
     steps,
-    domains: domains
-      .filter((d) =>
-        has(
-          d,
-          manifests.find((m) => m.name === d.name)
-        )
-      )
-      .map((d) => d.name),
+    domains: domains.map((d) => d.name).filter((n) => used.has(n)),
+    tradesOf,
     words: {
       flags,
       hazards: Object.assign({}, ...manifests.map((m) => m.hazards)),
@@ -48,6 +38,16 @@ export function complete(
       flags
     )
   };
+}
+
+/** The trades whose surface, slots or schools a step has. */
+function tradesFor(s: Step, domains: readonly Domain[], manifests: readonly Manifest[]): string[] {
+  const slots = new Set(s.slots.map((x) => x.slot));
+  const has = (d: Domain) =>
+    Object.hasOwn(d.surfaces, s.surface) ||
+    s.schools.some((x) => Object.hasOwn(d.schools ?? {}, x)) ||
+    Object.keys(manifests.find((m) => m.name === d.name)?.slots ?? {}).some((x) => slots.has(x));
+  return domains.filter(has).map((d) => d.name);
 }
 
 function withReference(s: Step, reference: string | undefined): Step {

@@ -29,7 +29,7 @@ export const regear = sheet({
   short: 'drive gear: dimension, contact, depth',
   fits: [BY_DISTRIBUTOR, { field: 'driveKind', is: ['own-gear'], otherwise: 'its drive is: $' }],
   begins: ['distributor-out'],
-  panel: 'gears',
+  panel: 'stack',
   steps: [
     engine.intake({
       id: 'intake',

@@ -41,6 +41,7 @@
   let spoken = $state('');
   onMount(() => {
     const idle = setTimeout(() => {
+      void session.ready().catch(() => {});
       void loadTheRest(session.sheet.steps.map((s) => s.surface));
       void setAside();
     }, 1500);
@@ -69,6 +70,8 @@
   }
   async function done() {
     const { step } = view.selected;
+    // what the step leaves open is judged by its trade: it is not done before that is here
+    if (!session.has(step.id)) await session.ready(step.id).catch(() => {});
     const refused = session.say({ kind: 'done', step: step.id });
     if (refused) return;
     view.picked = null;

@@ -39,7 +39,7 @@
   const unsettled = $derived(open && session.refusal?.code === 'not-proved' ? notSettled(session.state, v) : null);
   const hazards = $derived(step.hazards.map((h) => session.sheet.words.hazards[h]!));
   const amend = (r: Reading) => onask({ for: 'amend', reading: r }, r.text);
-  const Here = $derived(surfaceHere(step.surface));
+  const Here = $derived(session.has(step.id) ? surfaceHere(step.surface) : undefined);
   const given = $derived({ session, view, line, prefs, stepId: step.id, onamend: amend });
   /** the last thing that happened although it must not, until a step is done again after it */
   const happened = $derived.by(() => {
@@ -188,7 +188,7 @@
         {#if Here}
           <Here {...given} />
         {:else}
-          {#await loadSurface(step.surface)}
+          {#await session.ready(step.id).then(() => loadSurface(step.surface))}
             <p class="quiet small" role="status">Loading …</p>
           {:then Part}
             <Part {...given} />

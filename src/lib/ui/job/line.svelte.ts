@@ -122,7 +122,8 @@ export class ReadingLine {
 
   #logFigure(typed: string): boolean {
     const step = this.step();
-    if (!step) return false;
+    // where a figure goes is the trade's to say: the line stays open until it is here
+    if (!step || !this.session.has(step.id)) return false;
     if (!this.aim) return this.#close(this.session.say({ kind: 'remark', text: typed, step: step.id }) === null);
     const read = this.#read(step, typed, this.prefer);
     if (!read.ok) return false;

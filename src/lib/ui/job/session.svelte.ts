@@ -9,6 +9,7 @@ import {
   type RunSheet
 } from '$core/job/index.ts';
 import type { EventInput } from '$core/job/event-input.ts';
+import { loadDomains } from '$core/domains/list.ts';
 import type { GaugeKind, TrayGauge } from '$core/tray/gauge-kinds.ts';
 import type { NamedGauge } from '$core/job/narrow.ts';
 import { learntInHand, trayInHand, type Learnt } from '$core/tray/hands.ts';
@@ -51,7 +52,7 @@ export class JobSession {
   stock = $state.raw<StockItem[]>([]);
   readonly jobId: string;
   readonly sheet: RunSheet;
-  readonly #domains: Domain[];
+  #domains = $state.raw<Domain[]>([]);
   #gauges: TrayGauge[];
   #hand: SessionData['hand'];
   #me: () => Person | null;
@@ -85,6 +86,21 @@ export class JobSession {
 
   readonly state = $derived.by(() => stateOf(this.sheet, this.engine, this.all, this.#domains));
   readonly unsent = $derived.by(() => new Set(this.outbox.waiting.map((p) => p.input.id)));
+
+  /** Whether what works out this step is here; the trades of later steps are fetched after the page stands. */
+  has(stepId: string): boolean {
+    const here = new Set(this.#domains.map((d) => d.name));
+    return (this.sheet.tradesOf[stepId] ?? []).every((t) => here.has(t));
+  }
+
+  /** Fetches what works out these steps, or all of them; it fails where the network is gone. */
+  async ready(stepId?: string): Promise<void> {
+    if (stepId !== undefined && this.has(stepId)) return;
+    const here = new Set(this.#domains.map((d) => d.name));
+    const wanted = new Set(stepId === undefined ? this.sheet.domains : this.sheet.tradesOf[stepId]);
+    const names = this.sheet.domains.filter((d) => here.has(d) || wanted.has(d));
+    if (names.length !== here.size) this.#domains = await loadDomains(names);
+  }
 
   get me(): Person | null {
     return this.#me();

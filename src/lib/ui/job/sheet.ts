@@ -1,5 +1,8 @@
 import { loadDomains } from '$core/domains/list.ts';
-import type { Domain, RunSheet } from '$core/job/index.ts';
+import type { Engine } from '$core/engine/engine.ts';
+import type { Domain, JobEvent, RunSheet } from '$core/job/index.ts';
+import { tradesNeeded } from '$core/job/needed.ts';
+import { stateOf } from './state-memo.ts';
 
 /** A run sheet by its content: the address never means anything else, so whoever has it need not ask again. */
 export interface SheetRef {
@@ -19,6 +22,22 @@ const here = new Map<string, Promise<RunSheet>>();
 export async function loadSheet(ref: SheetRef, fetch: typeof globalThis.fetch): Promise<Loaded> {
   const sheet = await sheetFor(ref, fetch);
   return { sheet, domains: await loadDomains(sheet.domains) };
+}
+
+/** The same for a job that is being worked on: a browser fetches the trades of later steps when it is idle. */
+export async function loadSheetFor(
+  ref: SheetRef,
+  engine: Engine,
+  log: readonly JobEvent[],
+  fetch: typeof globalThis.fetch
+): Promise<Loaded> {
+  if (import.meta.env.SSR) return loadSheet(ref, fetch);
+  const sheet = await sheetFor(ref, fetch);
+  // where the job stands follows from what its log speaks of; the step in hand may bring one more trade
+  const spoken = await loadDomains(tradesNeeded(sheet, log, -1));
+  const { current } = stateOf(sheet, engine, log, spoken);
+  const names = tradesNeeded(sheet, log, current ?? sheet.steps.length - 1);
+  return { sheet, domains: names.length === spoken.length ? spoken : await loadDomains(names) };
 }
 
 async function sheetFor(ref: SheetRef, fetch: typeof globalThis.fetch): Promise<RunSheet> {

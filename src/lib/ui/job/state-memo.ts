@@ -4,7 +4,10 @@ import type { Engine } from '$core/engine/engine.ts';
 
 export type State = JobState<Works, SchoolId>;
 
-const kept = new WeakMap<readonly JobEvent[], { sheet: RunSheet; engine: Engine; state: State }>();
+const kept = new WeakMap<
+  readonly JobEvent[],
+  { sheet: RunSheet; engine: Engine; domains: readonly Domain[]; state: State }
+>();
 
 /**
  * The state of a log that is not changed in place, worked out once: while a page is made on the server its load and
@@ -12,8 +15,8 @@ const kept = new WeakMap<readonly JobEvent[], { sheet: RunSheet; engine: Engine;
  */
 export function stateOf(sheet: RunSheet, engine: Engine, log: readonly JobEvent[], domains: readonly Domain[]): State {
   const hit = kept.get(log);
-  if (hit && hit.sheet === sheet && hit.engine === engine) return hit.state;
+  if (hit && hit.sheet === sheet && hit.engine === engine && hit.domains === domains) return hit.state;
   const state: State = jobState<Works, SchoolId>(sheet, engine, log, domains);
-  kept.set(log, { sheet, engine, state });
+  kept.set(log, { sheet, engine, domains, state });
   return state;
 }

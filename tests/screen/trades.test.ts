@@ -1,0 +1,143 @@
+// @vitest-environment jsdom
+import { tick } from 'svelte';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { cleanup, render, waitFor } from '@testing-library/svelte';
+import { domains } from '$core/domains/all.ts';
+import { settledFigures, words } from '$core/job/index.ts';
+import { tradesNeeded } from '$core/job/needed.ts';
+import { jobState } from '$core/job/state.ts';
+import { runSheets } from '$core/sheets/index.ts';
+import StatePanel from '$lib/ui/job-view/StatePanel.svelte';
+import WorkSurface from '$lib/ui/job-view/WorkSurface.svelte';
+import { CURVE, found } from '../support/curve-jobs.ts';
+import { DRIVE, atTooth, measured, packed, planned } from '../support/drive-jobs.ts';
+import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
+import { away, plain, screen, surface, withGeometry } from './support.ts';
+
+/** A screen begins with the trades that a job needs as it stands, and fetches those of later steps when it is idle. */
+beforeEach(() => {
+  away();
+  withGeometry();
+});
+afterEach(cleanup);
+
+const PREFS = { theme: 'light', length: 'mm', view: 'front', zone: 'UTC' } as const;
+const named = (names: readonly string[]) => domains.filter((d) => names.includes(d.name));
+const ALL = { ...SHEET, ...DRIVE, ...CURVE };
+
+describe.each(runSheets.map((s) => s.id))('the sheet %s', (id) => {
+  const sheet = runSheets.find((s) => s.id === id)!;
+  it('draws every step with its own trades as it does with all of them', { timeout: 40_000 }, async () => {
+    for (const step of sheet.steps) {
+      const job = new PlayedJob(engineWith(ALL), id);
+      const whole = (await surface(job, step.id)).text();
+      cleanup();
+      const own = ['engine', 'crank', ...sheet.tradesOf[step.id]!].filter((t) => sheet.domains.includes(t));
+      expect((await surface(job, step.id, [], PREFS, own)).text(), step.title).toBe(whole);
+      cleanup();
+    }
+  });
+  it('has its instrument beside the work from the first step on', async () => {
+    const on = screen({ sheet: id, values: ALL, trades: tradesNeeded(sheet, [], 0) });
+    const { container: page } = render(StatePanel, {
+      session: on.session,
+      view: on.view,
+      prefs: PREFS,
+      onview: () => {},
+      onask: () => {}
+    });
+    await waitFor(() => expect(page.querySelector('aside svg.drawing')).not.toBeNull(), { timeout: 15_000 });
+  });
+});
+
+describe('the trades that a job needs as it stands', () => {
+  const jobs: [name: string, job: PlayedJob][] = [
+    ['nothing done', new PlayedJob()],
+    ['top found', new PlayedJob().toTdc().done('tdc')],
+    ['a tooth planned', planned()],
+    ['a drive measured', measured()],
+    ['its packing taken', packed()],
+    ['a curve swept', found()],
+    ['at its tooth', atTooth()]
+  ];
+  it.each(jobs)('%s: what is shown without the others is what is shown with them', (_, job) => {
+    const { sheet, engine, log } = job;
+    const whole = jobState(sheet, engine, log, named(sheet.domains));
+    const inHand = whole.current ?? sheet.steps.length - 1;
+    const names = tradesNeeded(sheet, log, inHand);
+    const begun = jobState(sheet, engine, log, named(names));
+    const seen = (s: typeof whole) => ({
+      current: s.current,
+      steps: s.steps.map((v) => [v.step.id, v.state, v.missing, v.stillOn]),
+      raised: s.raised.map((r) => r.id),
+      bars: s.interlocks.map((r) => r.id),
+      figures: settledFigures(s).map((f) => [f.key, f.value, f.verdict]),
+      head: words.headline(s, engine, s.steps[inHand]!, String),
+      readings: s.readings.map((r) => [r.slot, r.value, r.gauge])
+    });
+    expect(seen(begun)).toEqual(seen(whole));
+  });
+  it('are few at the beginning, and all of them once every step is reached', () => {
+    const sheet = runSheets.find((s) => s.id === 'fit-from-scratch')!;
+    expect(tradesNeeded(sheet, [], 0)).not.toContain('timing');
+    expect(tradesNeeded(sheet, [], sheet.steps.length - 1)).toEqual(sheet.domains);
+  });
+  it('take in what the log speaks of, in whatever order it was done', () => {
+    const job = new PlayedJob();
+    const sheet = job.sheet;
+    const before = tradesNeeded(sheet, job.log, 0);
+    expect(before).not.toContain('timing');
+    const timing = sheet.steps.find((s) => sheet.tradesOf[s.id]!.includes('timing'))!;
+    job.say({ kind: 'remark', text: 'looked at already', step: timing.id });
+    expect(tradesNeeded(sheet, job.log, 0)).toContain('timing');
+  });
+});
+
+describe('a step whose trade is not here yet', () => {
+  const begun = () => {
+    const sheet = runSheets.find((s) => s.id === 'fit-from-scratch')!;
+    const on = screen({ sheet: sheet.id, values: ALL, trades: tradesNeeded(sheet, [], 0) });
+    const late = sheet.steps.find((s) => sheet.tradesOf[s.id]!.includes('timing') && s.slots.length)!;
+    return { ...on, late };
+  };
+  it('is fetched when it is looked at, and then shown as ever', async () => {
+    const on = begun();
+    expect(on.session.has(on.late.id)).toBe(false);
+    on.at(on.late.id);
+    const nothing = () => {};
+    const { container: page } = render(WorkSurface, {
+      session: on.session,
+      view: on.view,
+      line: on.line,
+      prefs: PREFS,
+      ondone: nothing,
+      onask: nothing,
+      onundo: nothing,
+      onagain: nothing
+    });
+    await waitFor(() => expect(on.session.has(on.late.id)).toBe(true), { timeout: 15_000 });
+    await waitFor(() => expect(plain(page.querySelector('.surface')!)).not.toContain('Loading …'), { timeout: 15_000 });
+    const whole = await surface(new PlayedJob(engineWith(ALL)), on.late.id);
+    expect(plain(page.querySelector('.surface')!)).toBe(whole.text());
+  });
+  it('takes no figure before that: what was typed stays on the line', async () => {
+    const on = begun();
+    on.at(on.late.id);
+    expect(on.type('7')).toBe(false);
+    expect(on.line.text).toBe('7');
+    expect(on.readings()).toEqual([]);
+    await on.session.ready(on.late.id);
+    await tick();
+    expect(on.line.enter()).toBe(true);
+    expect(on.readings().length).toBe(1);
+  });
+  it('is asked for once, and brings no trade that no step of the sheet has', async () => {
+    const on = begun();
+    await on.session.ready();
+    await on.session.ready();
+    expect(on.session.sheet.steps.every((s) => on.session.has(s.id))).toBe(true);
+    const names = on.session.state.domains.map((d) => d.name);
+    expect(new Set(names).size).toBe(names.length);
+    vi.unstubAllGlobals();
+  });
+});
