@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { walkRows } from '$core/domains/engine/walk.ts';
+import { walkRows } from '$core/domains/walk/walk.ts';
 import { notSettled } from '$core/job/index.ts';
 import { engineWith, headline, PlayedJob, SHEET } from '../../support/played.ts';
 

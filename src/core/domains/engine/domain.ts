@@ -1,6 +1,5 @@
 import { judgedHeadline, judgedOpen } from '../../job/judged.ts';
 import type { Domain } from '../../job/domain.ts';
-import { walkHeadline, walkOpen } from './walk.ts';
 import type { EngineVocabulary } from './vocabulary.ts';
 
 /** The engine as it stands before you: isolated, turned by hand, covered; and steps that need no working of their own. */
@@ -13,8 +12,7 @@ export const domain: Domain<object, EngineVocabulary['school']> = {
     parts: {},
     sheet: {},
     close: {},
-    judged: { headline: judgedHeadline, open: judgedOpen },
-    walk: { headline: walkHeadline, open: walkOpen }
+    judged: { headline: judgedHeadline, open: judgedOpen }
   },
   schools: { turning: () => ({ option: 'socket', because: 'it is safe for the thread and turns both ways' }) }
 };

@@ -1,5 +1,6 @@
 import { authored, type Both, type WordsOf } from '../../job/vocabulary.ts';
 import type { DistributorVocabulary } from '../distributor/vocabulary.ts';
+import type { WalkVocabulary } from '../walk/vocabulary.ts';
 import type { fields } from './fields.ts';
 import type { flags } from './flags.ts';
 import type { schools } from './schools.ts';
@@ -16,5 +17,5 @@ type Own = WordsOf<{
   figures: typeof figures;
   surfaces: typeof surfaces;
 }>;
-export type TimingVocabulary = Both<Own, DistributorVocabulary>;
+export type TimingVocabulary = Both<Own, Both<DistributorVocabulary, WalkVocabulary>>;
 export const { step, numberOf, choiceOf, listOf, lastOf, readingsOf, asks, sets, holds } = authored<TimingVocabulary>();

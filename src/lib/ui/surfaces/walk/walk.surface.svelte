@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { counted, walkRows } from '$core/domains/engine/walk.ts';
+  import { counted, walkRows } from '$core/domains/walk/walk.ts';
   import { timeText } from '$lib/reader/dates.ts';
   import Readings from '../Readings.svelte';
   import type { SurfaceProps } from '../props.ts';
