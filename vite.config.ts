@@ -10,7 +10,7 @@ const together: [name: string, test: RegExp][] = [
   [
     'crank',
     // what is only written down comes with the run sheet: a screen never fetches a manifest
-    /\/src\/core\/(domains\/(engine|crank|distributor)\/(?!(manifest|schools|hazards|fields|flags|rules|slots|figures|parts|tdc-doubt)\.ts)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict)\/)/
+    /\/src\/core\/(domains\/(engine|crank|distributor)\/(?!(manifest|schools|hazards|fields|flags|rules|slots|figures|parts)\.ts)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict)\/)/
   ],
   [
     'frame',
@@ -18,7 +18,7 @@ const together: [name: string, test: RegExp][] = [
   ],
   [
     'view',
-    /\/src\/lib\/ui\/(job\/(?!(SchoolList|ReadingText|Result)\.)|job-view\/(?!(Schools|StepChoices|SetAside)\.)|instruments\/two-lap-dial\/)/
+    /\/src\/lib\/ui\/(surfaces\/Doubt\.|job\/|job-view\/(?!(Schools|StepChoices|SetAside)\.)|instruments\/two-lap-dial\/)/
   ]
 ];
 

@@ -94,7 +94,7 @@ async function scripts() {
   const kb = (bytes) => `${(bytes / 1000).toFixed(1)} kB`;
   line('scripts of a job from scratch, gzipped', kb(all.gzipped), 'at most 100 kB');
   line('  as they are sent', kb(all.sent), '');
-  for (const f of all.files.slice(0, 6)) line(`  ${f.holds}`, kb(f.gzipped), '');
+  for (const p of all.parts) line(`  ${p.holds}${p.files > 1 ? `, ${p.files} files` : ''}`, kb(p.gzipped), '');
 }
 
 async function calls() {

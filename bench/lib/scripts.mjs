@@ -9,7 +9,8 @@ const HOLDS = [
   ['what a job is made of: log, states, words, rules', 'This cannot be overruled'],
   ['where the crank is: signs, readings, top dead centre', 'no degree wheel in the tray'],
   ['the step in hand: how true TDC is found', 'before and after swapped'],
-  ['the trades that follow in the sheet', 'as found, it meets an obstacle']
+  ['where each page of the application is', '__sveltekit'],
+  ['ways to find true TDC, weighed up', 'cheapest that is enough']
 ];
 
 /**
@@ -32,10 +33,14 @@ export async function scriptsOf(url, path, person) {
   await page.waitForSelector('html[data-hydrated]');
   const seen = (await Promise.all([...files])).map(({ body, sent }) => {
     const text = body.toString();
-    const holds = HOLDS.find(([, word]) => text.includes(word))?.[0] ?? 'another part';
+    const holds = HOLDS.find(([, word]) => text.includes(word))?.[0] ?? 'small parts that several views share';
     return { holds, sent, gzipped: gzipSync(body, { level: 9 }).length };
   });
   await browser.close();
   const sum = (of) => seen.reduce((n, f) => n + f[of], 0);
-  return { gzipped: sum('gzipped'), sent: sum('sent'), files: seen.sort((a, b) => b.gzipped - a.gzipped) };
+  const parts = [...new Set(seen.map((f) => f.holds))].map((holds) => {
+    const mine = seen.filter((f) => f.holds === holds);
+    return { holds, gzipped: mine.reduce((n, f) => n + f.gzipped, 0), files: mine.length };
+  });
+  return { gzipped: sum('gzipped'), sent: sum('sent'), parts: parts.sort((a, b) => b.gzipped - a.gzipped) };
 }
