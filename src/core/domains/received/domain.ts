@@ -1,7 +1,5 @@
 import type { Domain } from '../../job/domain.ts';
 import { list, lower } from '../../job/texts.ts';
-import { domain as curves } from '../curves/domain.ts';
-import { domain as gears } from '../gears/domain.ts';
 import { decisionsOf, type Word } from './decisions.ts';
 import type { ReceivedVocabulary } from './vocabulary.ts';
 import type { ReceivedState, ReceivedWorks } from './works.ts';
@@ -11,7 +9,7 @@ const WORDS: Record<Word, string> = { use: 'stays', remark: 'stays, with a remar
 /** What came in, measured before anything is taken apart, and what becomes of each part. */
 export const domain: Domain<ReceivedWorks, ReceivedVocabulary['school']> = {
   name: 'received',
-  needs: [gears, curves],
+  needs: [],
   works: { decisions: (c) => decisionsOf(c.engine, c.r) },
   surfaces: {
     decisions: {
