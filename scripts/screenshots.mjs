@@ -95,9 +95,9 @@ async function all() {
   await shot('job-stack');
   await open((await jobsOf('ropeway-winch', 'Fit a different'))[0]);
   await shot('job-tooth');
-  await open((await jobsOf('ropeway-winch', 'Replace the drive gear'))[0]);
-  await step('Contact read again');
-  await shot('job-contact');
+  await open((await jobsOf('ropeway-winch', 'Check a distributor before'))[0]);
+  await step('Cap, rotor and leads');
+  await shot('job-findings');
   await open('/curves/ropeway-winch');
   await page.waitForSelector('[data-testid=matches] li');
   await page.waitForTimeout(400);

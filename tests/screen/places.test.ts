@@ -110,6 +110,16 @@ async function work(job: PlayedJob, step: string) {
 const teardown = () => new PlayedJob(engineWith(SHEET), 'teardown');
 
 describe('a finding', () => {
+  it('that is longer than the column beside the drawing is written in lines, whole', async () => {
+    const job = teardown();
+    job.say({ kind: 'choose', school: 'cap-is', option: 'burnt-side' });
+    const on = await surface(job, 'secondary');
+    const lines = [...on.page.querySelectorAll('text.deed.hit')].map((t) => t.textContent!.trim());
+    expect(lines.join(' ')).toBe('burnt on one side of its terminals');
+    expect(Math.max(...lines.map((l) => l.length))).toBeLessThan(28);
+    const ys = [...on.page.querySelectorAll('text.deed.hit')].map((t) => Number(t.getAttribute('y')));
+    expect(new Set(ys).size).toBe(lines.length);
+  });
   it('is put down by touching the place where it was seen, and again elsewhere when it was wrong', async () => {
     const on = await work(teardown(), 'pattern');
     await fireEvent.click(on.part(/^low/));

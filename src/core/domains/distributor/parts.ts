@@ -5,6 +5,7 @@ export const parts = {
   'distributor.rotor': 'rotor',
   'distributor.plate': 'plate and trigger',
   'distributor.weights': 'weights and springs',
+  'distributor.platform': 'advance platform',
   'distributor.capsule': 'vacuum capsule',
   'distributor.shaft': 'shaft',
   'distributor.bush': 'bush',

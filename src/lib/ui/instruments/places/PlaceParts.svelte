@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { VerdictState } from '$core/calculations/verdict/verdict.ts';
   import { spread } from '../stack/stack-geometry.ts';
-  import { LEFT, partOf, RIGHT, WIDTH, type PlaceDrawing } from './place.ts';
+  import { inColumn, LEFT, partOf, RIGHT, WIDTH, type PlaceDrawing } from './place.ts';
 
   /** A place of the trade with the parts that matter now picked out: what is done to each, and what was found. */
   interface Props {
@@ -46,13 +46,14 @@
   const labels = $derived(
     (['left', 'right'] as const).flatMap((side) => {
       const here = shown.filter((s) => s.at.side === side);
+      const lines = here.map((s) => inColumn(words(s) ?? ''));
       const ys = spread(
         here.map((s) => s.at.y),
-        38,
+        23 + 15 * Math.max(1, ...lines.map((l) => l.length)),
         crop.top + 16,
-        crop.top + crop.height - 22
+        crop.top + crop.height - 8 - 15 * Math.max(1, ...lines.map((l) => l.length))
       );
-      return here.map((s, k) => ({ ...s, y: ys[k]!, x: side === 'left' ? LEFT - 6 : RIGHT + 6 }));
+      return here.map((s, k) => ({ ...s, lines: lines[k]!, y: ys[k]!, x: side === 'left' ? LEFT - 6 : RIGHT + 6 }));
     })
   );
   const mark = { in: '✓ ', out: '× ', unsure: '? ' };
@@ -103,12 +104,12 @@
       {#each labels as l (l.part)}
         <path d="M{l.x + (l.at.side === 'left' ? 3 : -3)} {l.y - 4}L{l.at.x} {l.at.y}" class="lead" />
         <text x={l.x} y={l.y} class="name {l.at.side === 'left' ? 'end' : 'start'}">{l.name}</text>
-        {#if words(l)}<text
+        {#each l.lines as text, k (k)}<text
             x={l.x}
-            y={l.y + 15}
+            y={l.y + 15 * (k + 1)}
             class="deed {l.at.side === 'left' ? 'end' : 'start'} {l.hit?.state ?? ''}"
-            class:hit={l.hit}>{words(l)}</text
-          >{/if}
+            class:hit={l.hit}>{text}</text
+          >{/each}
       {/each}
     {/if}
     {#if !bare}

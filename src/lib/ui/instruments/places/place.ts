@@ -37,3 +37,16 @@ export const teeth = (x: number, y: number, w: number, h: number, n = 5): string
 /** The place of a part: `distributor` of `distributor.clamp`. */
 export const placeOf = (part: string): string => part.split('.')[0]!;
 export const partOf = (part: string): string => part.split('.')[1]!;
+
+/** Characters that a column of names has room for. */
+const COLUMN = 27;
+/** Words in lines that the column of names has room for; a word longer than that stands alone. */
+export function inColumn(text: string): string[] {
+  const out: string[] = [];
+  for (const word of text.split(' ')) {
+    const last = out[out.length - 1];
+    if (last !== undefined && last.length + 1 + word.length <= COLUMN) out[out.length - 1] = `${last} ${word}`;
+    else out.push(word);
+  }
+  return out;
+}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { VerdictState } from '$core/calculations/verdict/verdict.ts';
   import type { PartId, Word } from '$core/domains/received/decisions.ts';
+  import { lower } from '$core/job/texts.ts';
   import PlaceParts from '../../instruments/places/PlaceParts.svelte';
   import { drawingOf } from '../../instruments/places/places.ts';
   import type { PanelProps } from '../props.ts';
@@ -11,7 +12,7 @@
   /** a part that is decided about, where the drawing has it */
   const AT: Record<PartId, string> = {
     shaft: 'shaft',
-    platform: 'bush',
+    platform: 'platform',
     gear: 'gear',
     weights: 'weights',
     capsule: 'capsule',
@@ -41,7 +42,7 @@
   <ul>
     {#each seen as p (p.part)}
       <li>
-        <span>{p.name}: {p.found}</span>
+        <span>{p.name}: {lower(p.found!)}</span>
         {#if p.proposed}<b class={STATE[p.proposed]}>{SPEAKS[p.proposed]}</b>{/if}
       </li>
     {/each}
