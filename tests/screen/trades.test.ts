@@ -25,6 +25,21 @@ const PREFS = { theme: 'light', length: 'mm', view: 'front', zone: 'UTC' } as co
 const named = (names: readonly string[]) => domains.filter((d) => names.includes(d.name));
 const ALL = { ...SHEET, ...DRIVE, ...CURVE };
 
+function worked({ session, view, line }: ReturnType<typeof screen>): HTMLElement {
+  const nothing = () => {};
+  const given = {
+    session,
+    view,
+    line,
+    prefs: PREFS,
+    ondone: nothing,
+    onask: nothing,
+    onundo: nothing,
+    onagain: nothing
+  };
+  return render(WorkSurface, given).container;
+}
+
 describe.each(runSheets.map((s) => s.id))('the sheet %s', (id) => {
   const sheet = runSheets.find((s) => s.id === id)!;
   it('draws every step with its own trades as it does with all of them', { timeout: 40_000 }, async () => {
@@ -36,6 +51,28 @@ describe.each(runSheets.map((s) => s.id))('the sheet %s', (id) => {
       expect((await surface(job, step.id, [], PREFS, own)).text(), step.title).toBe(whole);
       cleanup();
     }
+  });
+  it('is leafed through at once, before the trades of later steps are here', { timeout: 40_000 }, async () => {
+    const on = screen({ sheet: id, values: ALL, trades: tradesNeeded(sheet, [], 0) });
+    const failed = vi.fn();
+    window.addEventListener('error', failed);
+    process.on('unhandledRejection', failed);
+    try {
+      const page = worked(on);
+      for (const step of sheet.steps) {
+        on.at(step.id);
+        await tick();
+        expect(page.querySelector('#step-in-hand')!.textContent).toContain(step.title);
+      }
+      await waitFor(() => expect(on.session.has(sheet.steps.at(-1)!.id)).toBe(true), { timeout: 15_000 });
+      await waitFor(() => expect(plain(page.querySelector('.surface')!)).not.toContain('Loading …'), {
+        timeout: 15_000
+      });
+    } finally {
+      window.removeEventListener('error', failed);
+      process.off('unhandledRejection', failed);
+    }
+    expect(failed).not.toHaveBeenCalled();
   });
   it('has its instrument beside the work from the first step on', async () => {
     const on = screen({ sheet: id, values: ALL, trades: tradesNeeded(sheet, [], 0) });
@@ -104,17 +141,7 @@ describe('a step whose trade is not here yet', () => {
     const on = begun();
     expect(on.session.has(on.late.id)).toBe(false);
     on.at(on.late.id);
-    const nothing = () => {};
-    const { container: page } = render(WorkSurface, {
-      session: on.session,
-      view: on.view,
-      line: on.line,
-      prefs: PREFS,
-      ondone: nothing,
-      onask: nothing,
-      onundo: nothing,
-      onagain: nothing
-    });
+    const page = worked(on);
     await waitFor(() => expect(on.session.has(on.late.id)).toBe(true), { timeout: 15_000 });
     await waitFor(() => expect(plain(page.querySelector('.surface')!)).not.toContain('Loading …'), { timeout: 15_000 });
     const whole = await surface(new PlayedJob(engineWith(ALL)), on.late.id);

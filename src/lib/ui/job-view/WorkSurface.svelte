@@ -39,7 +39,8 @@
   const unsettled = $derived(open && session.refusal?.code === 'not-proved' ? notSettled(session.state, v) : null);
   const hazards = $derived(step.hazards.map((h) => session.sheet.words.hazards[h]!));
   const amend = (r: Reading) => onask({ for: 'amend', reading: r }, r.text);
-  const Here = $derived(session.has(step.id) ? surfaceHere(step.surface) : undefined);
+  const here = $derived(session.has(step.id));
+  const Here = $derived(here ? surfaceHere(step.surface) : undefined);
   const given = $derived({ session, view, line, prefs, stepId: step.id, onamend: amend });
   /** the last thing that happened although it must not, until a step is done again after it */
   const happened = $derived.by(() => {
@@ -156,7 +157,8 @@
             />
           {/key}
         {/if}
-        {#each step.schools as school (school)}
+        <!-- which way is proposed is its trade's to say: not before that is here -->
+        {#each here ? step.schools : [] as school (school)}
           {@const weigh = weighSchool(school)}
           {#if weigh}<Lazy load={weigh} props={{ session, line }} />{:else}<Lazy
               load={() => import('./Schools.svelte')}
