@@ -13,7 +13,7 @@
 
 <svg
   class="drawing"
-  viewBox="0 0 330 306"
+  viewBox="0 0 330 322"
   role="img"
   aria-label="Flywheel with the marks of every cylinder, errors {times} times larger; the figures stand in the table"
 >
@@ -45,5 +45,5 @@
     <text x={t.x} y={t.y + 6} class="number">{r.cylinder}</text>
   {/each}
   <circle cx="165" cy="150" r="10" class="hub" />
-  <text x="165" y="300" class="label" text-anchor="middle">errors drawn {times} times larger</text>
+  <text x="165" y="317" class="label" text-anchor="middle">errors drawn {times} times larger</text>
 </svg>
