@@ -168,9 +168,19 @@ function unreadSlots(state: JobState, step: Step): Slot[] {
   return step.slots.filter((s) => needed.includes(s.slot) && !read.has(s.slot));
 }
 
-/** What the readings of a step leave open, in words; null when they settle it. A reason overrules it. */
+/** What the readings and answers of a step leave open, in words; null when they settle it. A reason overrules it. */
 export const notSettled = (state: JobState, v: StepView): string | null =>
-  surfaceOf(state.domains, v.step.surface).open?.(state, v) ?? null;
+  surfaceOf(state.domains, v.step.surface).open?.(state, v) ?? heldBy(state, v.step);
+
+/** Why an answer given at a step holds it. */
+function heldBy(state: JobState, step: Step): string | null {
+  const { chosen } = state.replayed;
+  for (const c of step.choices) {
+    const holds = c.options.find((o) => o.id === chosen.get(c.id))?.holds;
+    if (holds !== undefined) return holds;
+  }
+  return null;
+}
 
 /** Whether a run sheet has a place for a reading; needs no log, so that logging a figure stays cheap. */
 export function takesReading(

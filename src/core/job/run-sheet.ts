@@ -53,8 +53,11 @@ export interface Slot {
 export interface StepChoice {
   id: string;
   question: string;
-  /** an option that is a place of its own on the drawing names that part: touching it answers */
-  options: { id: string; label: string; part?: string }[];
+  /**
+   * An option that is a place of its own on the drawing names that part: touching it answers. One with `holds` leaves the
+   * step unsettled, and says why: it is put right, or gone on from with a reason.
+   */
+  options: { id: string; label: string; part?: string; holds?: string }[];
   /** the part it is about, as the drawing of its place knows it */
   part?: string;
   /** value of the data sheet that answers it until it is answered here */

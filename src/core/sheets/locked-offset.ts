@@ -89,7 +89,7 @@ export const lockedOffset = sheet({
       title: 'Hidden fittings on, oil feed first',
       say: 'On the bench: fit oil feed, rear fittings and seals, and set their direction.',
       why: 'Some cannot be reached later.',
-      handles: { 'end.oil': 'first, tight', 'end.bracket': 'its studs in' },
+      handles: { 'end.oil': 'first, tight', 'end.flange': 'rear fittings and seals as well' },
       accept: 'Tight and aligned.',
       ifSkipped: 'The pump comes off again, or runs dry.',
       tools: ['spanners', 'seals'],

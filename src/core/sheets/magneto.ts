@@ -86,7 +86,7 @@ export const magneto = sheet({
       title: 'Gears looked at for marks, and partners',
       say: 'Look at both gears for marks or special teeth; a mark without its partner is a hint and no more.',
       why: 'A mark without a partner proves nothing.',
-      handles: { 'train.driven': 'the magneto\u2019s: mark, odd tooth', 'train.idler': 'its partner' },
+      handles: { 'train.driven': 'the magneto\u2019s: mark, odd tooth', 'train.marks': 'both of a pair, or none' },
       accept: 'A pair is there, or the gears are called unmarked.',
       ifSkipped: 'False confidence.',
       tools: ['lamp'],

@@ -144,7 +144,7 @@ export const pedestal = sheet({
       title: 'Auxiliary drives in',
       say: 'Oil and fit the speed drive, line its locking screw up with the groove, feel it turn.',
       why: 'Auxiliary drives share this shaft.',
-      handles: { 'pedestal.speed': 'oiled, turns, locked' },
+      handles: { 'pedestal.speed': 'oiled, turns freely, screw locked' },
       accept: 'Turns freely, locked.',
       ifSkipped: 'A dry side gear, a leak.'
     }),

@@ -178,7 +178,11 @@ export const regear = sheet({
           question: 'At the seat there is',
           options: [
             { id: 'none', label: 'no gap' },
-            { id: 'gap', label: 'a gap: lift it, look at tang and slot' }
+            {
+              id: 'gap',
+              label: 'a gap: lift it, look at tang and slot',
+              holds: 'a gap is left at the seat: lift it, and never pull it down with the clamp'
+            }
           ]
         }
       ]
@@ -200,7 +204,11 @@ export const regear = sheet({
           question: 'The clamp bears',
           options: [
             { id: 'round', label: 'all round' },
-            { id: 'side', label: 'on one side: dress it first' }
+            {
+              id: 'side',
+              label: 'on one side: dress it first',
+              holds: 'the clamp bears on one side: dress it until it bears all round'
+            }
           ]
         }
       ]

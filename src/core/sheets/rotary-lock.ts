@@ -27,7 +27,11 @@ export const rotaryLock = sheet({
           question: 'The lock stands for',
           options: [
             { id: 'start', label: 'the start of injection' },
-            { id: 'other', label: 'something else: stop, and read the maker\u2019s data' }
+            {
+              id: 'other',
+              label: 'something else: stop, and read the maker\u2019s data',
+              holds: 'the lock does not stand for the start of injection, and this sheet times by it'
+            }
           ]
         }
       ]
@@ -74,7 +78,11 @@ export const rotaryLock = sheet({
           options: [
             { id: 'meet', label: 'all meet' },
             { id: 'hidden', label: 'meet but the idler\u2019s, whose turns are counted' },
-            { id: 'apart', label: 'do not meet: stop, a tooth is out' },
+            {
+              id: 'apart',
+              label: 'do not meet: stop, a tooth is out',
+              holds: 'the marks do not meet: find the tooth that is out before the pump is locked'
+            },
             { id: 'none', label: 'cannot be found' }
           ]
         }

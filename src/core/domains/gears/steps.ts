@@ -90,7 +90,11 @@ export const trialFit = (u: Use): Step =>
           question: 'The gear goes on',
           options: [
             { id: 'slides', label: 'by hand, without rock' },
-            { id: 'tight', label: 'tight, or with rock' }
+            {
+              id: 'tight',
+              label: 'tight, or with rock',
+              holds: 'the gear does not slide on by hand without rock: never force it on, measure bore and shaft'
+            }
           ]
         },
         {

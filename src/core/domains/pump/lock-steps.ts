@@ -11,7 +11,7 @@ export const lockPump = (u: Use): Step =>
       title: 'Pump set and locked',
       say: 'Turn the pump to its lock position, fit a lock that fits closely, try the shaft by hand, tag it.',
       why: 'The lock is the pump\u2019s reference, and a slack one gives angle away.',
-      handles: { 'end.lock': 'in', 'end.taper': 'still by hand' },
+      handles: { 'end.lock': 'in', 'end.taper': 'does not move by hand' },
       accept: 'The shaft does not move by hand.',
       ifSkipped: 'The pump\u2019s place is not known.',
       tools: ['locking tool', 'tag'],
