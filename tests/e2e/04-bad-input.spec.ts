@@ -65,19 +65,17 @@ test('a step without its readings says what is missing', async ({ page, context 
   await open(page, `/jobs/${jobId}`);
   await page.keyboard.press('d');
   await expect(page.getByRole('alert')).toContainText(
-    'has no reading yet: wheel, before the top, wheel, after the top. Log it, or skip the step and say why.'
+    'has no reading yet: wheel, before the top; wheel, after the top. Log it, or skip the step and say why.'
   );
 });
 
 test('a value that the data sheet lacks is named and entered on the spot', async ({ page }) => {
   const { jobId } = await workshop(['ida'], ['rotorDirection', 'staticBtdc']);
   await open(page, `/jobs/${jobId}`);
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
-    'Enter rotor runs, seen from above and initial timing'
-  );
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Enter 2 values of the data sheet');
   await page.keyboard.press('d');
   await expect(page.getByRole('alert').first()).toContainText(
-    'the data sheet has no rotor runs, seen from above, initial timing'
+    'the data sheet lacks: rotor runs, seen from above; initial timing'
   );
   await page.getByLabel('Rotor runs, seen from above').selectOption('ccw');
   await page.getByLabel('Initial timing').fill('12');

@@ -110,13 +110,13 @@ describe('a step in view', () => {
     const on = await work(new PlayedJob(engineWith(SHEET), 'shaft-in-place'), 'slot-seen');
     await waitFor(() => expect(on.page.querySelector('.question')).not.toBeNull());
     expect(on.page.querySelector('form')).toBeNull();
-    expect(plain(on.page.querySelector('h1')!)).not.toMatch(/^Enter /);
+    expect(plain(on.page.querySelector('h1')!)).not.toMatch(/^Enter/);
     await fireEvent.click(on.page.querySelectorAll<HTMLButtonElement>('.question button')[0]!);
     await waitFor(() => expect(on.page.querySelector('form')).not.toBeNull());
     expect(on.page.querySelector('.question')).toBeNull();
-    expect(plain(on.page.querySelector('h1')!)).toMatch(/^Enter /);
+    expect(plain(on.page.querySelector('h1')!)).toMatch(/^Enter/);
   });
-  it('says how many values it lacks where they are more than two, and names them where they are fewer', async () => {
+  it('says how many values it lacks where they are several, and names the one', async () => {
     const headline = async (...known: string[]) => {
       cleanup();
       const values = Object.fromEntries(Object.entries(SHEET).filter(([k]) => known.includes(k)));
@@ -126,7 +126,8 @@ describe('a step in view', () => {
     const asked = new PlayedJob(engineWith(SHEET)).state.steps[0]!.step.values;
     expect(asked.length).toBeGreaterThan(2);
     expect(await headline()).toBe(`Enter ${asked.length} values of the data sheet`);
-    expect(await headline(...asked.slice(1))).toMatch(/^Enter [^0-9]+$/);
+    expect(await headline(...asked.slice(2))).toBe('Enter 2 values of the data sheet');
+    expect(await headline(...asked.slice(1))).toMatch(/^Enter, with its source: [^0-9]+$/);
   });
   it('held by what can be said so is freed by saying it, and the log keeps who did', async () => {
     const on = await work(new PlayedJob(engineWith(SHEET)), 'tdc');

@@ -43,7 +43,7 @@ export const sentences = {
   'readings-missing': (f: { step: string; what: string }) =>
     `"${f.step}" has no reading yet: ${f.what}. Log it, or skip the step and say why.`,
   'values-missing': (f: { step: string; what: string }) =>
-    `"${f.step}" cannot be worked out: the data sheet has no ${f.what}. Enter it with its source, or skip the step and say why.`,
+    `"${f.step}" cannot be worked out, the data sheet lacks: ${f.what}. Enter it with its source, or skip the step and say why.`,
   'not-proved': (f: { step: string; what: string }) => `"${f.step}" is not settled: ${f.what}.`,
   'never-overrule': (f: { flags: string }) => `This cannot be overruled. Put it right first: ${f.flags}.`,
   'never-while': (f: { never: string; because: string; first: string }) =>

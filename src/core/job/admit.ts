@@ -150,12 +150,12 @@ function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
   }
   const values = missingValues(step, engine);
   if (values.length > 0) {
-    const what = values.map((n) => lower(labelOf(state.sheet, n))).join(', ');
+    const what = values.map((n) => lower(labelOf(state.sheet, n))).join('; ');
     return fail('values-missing', 'step', { step: step.title, what });
   }
   const unread = unreadSlots(state, step);
   if (unread.length > 0)
-    return fail('readings-missing', 'step', { step: step.title, what: unread.map((s) => s.label).join(', ') });
+    return fail('readings-missing', 'step', { step: step.title, what: unread.map((s) => s.label).join('; ') });
   const open = v.overruled === null ? notSettled(state, v) : null;
   return open === null ? yes : fail('not-proved', 'step', { step: step.title, what: open });
 }

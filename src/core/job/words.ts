@@ -10,9 +10,9 @@ export * from './texts.ts';
 export function headline(state: JobState, engine: Engine, v: StepView, len: LengthText): string {
   const lacks = valuesAsked(v, engine);
   if (lacks.length > 0)
-    return lacks.length > 2
+    return lacks.length > 1
       ? `Enter ${lacks.length} values of the data sheet`
-      : `Enter ${list(lacks.map((n) => lower(labelOf(state.sheet, n))))}`;
+      : `Enter, with its source: ${lower(labelOf(state.sheet, lacks[0]!))}`;
   return surfaceOf(state.domains, v.step.surface).headline?.(state, v, len) ?? answered(state, v) ?? v.step.say;
 }
 
