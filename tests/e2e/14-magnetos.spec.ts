@@ -77,8 +77,11 @@ test('a magneto with an impulse coupling: its tooth, its snap, its running spark
     await bar.getByText('Spring-loaded shaft open: no magneto on').click();
     await bar.getByRole('button', { name: 'It happened' }).click();
     await page.getByRole('contentinfo').getByRole('textbox').fill('pulled on by two screws');
+    // what is said counts at once here; the page is left only once the server has it
+    const heard = page.waitForResponse((r) => r.url().includes('/events') && r.request().method() === 'POST');
     await page.getByRole('contentinfo').getByRole('textbox').press('Enter');
     await expect(page.getByRole('alert').filter({ hasText: 'Take the magneto off' })).toBeVisible();
+    expect((await heard).ok()).toBe(true);
   });
   await say(
     api,

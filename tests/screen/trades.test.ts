@@ -1,18 +1,19 @@
 // @vitest-environment jsdom
 import { tick } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { cleanup, render, waitFor } from '@testing-library/svelte';
+import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
 import { domains } from '$core/domains/all.ts';
 import { settledFigures, words } from '$core/job/index.ts';
 import { tradesNeeded } from '$core/job/needed.ts';
 import { jobState } from '$core/job/state.ts';
 import { runSheets } from '$core/sheets/index.ts';
+import ReadingLineField from '$lib/ui/job-view/ReadingLine.svelte';
 import StatePanel from '$lib/ui/job-view/StatePanel.svelte';
 import WorkSurface from '$lib/ui/job-view/WorkSurface.svelte';
 import { CURVE, found } from '../support/curve-jobs.ts';
 import { DRIVE, atTooth, measured, packed, planned } from '../support/drive-jobs.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
-import { away, plain, screen, surface, withGeometry } from './support.ts';
+import { away, plain, press, screen, surface, withGeometry } from './support.ts';
 
 /** A screen begins with the trades that a job needs as it stands, and fetches those of later steps when it is idle. */
 beforeEach(() => {
@@ -146,6 +147,24 @@ describe('a step whose trade is not here yet', () => {
     await waitFor(() => expect(plain(page.querySelector('.surface')!)).not.toContain('Loading …'), { timeout: 15_000 });
     const whole = await surface(new PlayedJob(engineWith(ALL)), on.late.id);
     expect(plain(page.querySelector('.surface')!)).toBe(whole.text());
+  });
+  it('takes what was typed too soon as soon as it is here', async () => {
+    const on = begun();
+    on.at(on.late.id);
+    const logged = vi.fn();
+    const { container: page } = render(ReadingLineField, {
+      session: on.session,
+      line: on.line,
+      prefs: PREFS,
+      onlogged: logged
+    } as never);
+    const field = page.querySelector('input')!;
+    await fireEvent.input(field, { target: { value: '7' } });
+    await press(field, 'Enter');
+    expect(on.readings()).toEqual([]);
+    await waitFor(() => expect(logged).toHaveBeenCalledOnce(), { timeout: 15_000 });
+    expect(on.readings().length).toBe(1);
+    expect(on.line.text).toBe('');
   });
   it('takes no figure before that: what was typed stays on the line', async () => {
     const on = begun();

@@ -40,13 +40,15 @@
   let field = $state<HTMLInputElement>();
   let spoken = $state('');
   onMount(() => {
+    // first what later steps are worked out with, so that none of them waits; their drawings after that
+    const soon = setTimeout(() => void session.ready().catch(() => {}), 200);
     const idle = setTimeout(() => {
-      void session.ready().catch(() => {});
       void loadTheRest(session.sheet.steps.map((s) => s.surface));
       void setAside();
     }, 1500);
     const close = session.connect();
     return () => {
+      clearTimeout(soon);
       clearTimeout(idle);
       close();
     };

@@ -45,10 +45,15 @@
   );
   const wordy = $derived(!['figure', 'amend'].includes(line.asking.for));
 
+  async function enter() {
+    // a step opened a moment ago may still be waiting for its trade, which says where a figure goes
+    if (line.waits) await line.ready().catch(() => {});
+    if (line.enter()) onlogged();
+  }
   function key(e: KeyboardEvent) {
     if (e.key === 'Enter') {
       e.preventDefault();
-      if (line.enter()) onlogged();
+      void enter();
     } else if (e.key === 'Escape') {
       e.preventDefault();
       line.drop();

@@ -195,7 +195,11 @@
           {:then Part}
             <Part {...given} />
           {:catch}
-            <p role="alert">The drawing of this step could not be loaded; figures can be logged all the same.</p>
+            <p role="alert">
+              {here
+                ? 'The drawing of this step could not be loaded; figures can be logged all the same.'
+                : 'What works this step out could not be loaded. A figure that is typed stays on the line: load the page again once the server answers.'}
+            </p>
           {/await}
         {/if}
       {/key}

@@ -64,6 +64,15 @@ export class ReadingLine {
     return { ok: true, label: `${aim.slot.label}${n}:`, text: understood(figure, aim.slot.quantity, this.prefs()) };
   });
 
+  /** What works out the step in hand is not here yet: where a figure goes cannot be said. */
+  get waits(): boolean {
+    const step = this.step();
+    return step !== null && !this.session.has(step.id);
+  }
+  ready(): Promise<void> {
+    return this.session.ready(this.step()?.id);
+  }
+
   /** Answers false when nothing was done and the line stays open. */
   enter(): boolean {
     const typed = this.text.trim();
@@ -123,7 +132,7 @@ export class ReadingLine {
   #logFigure(typed: string): boolean {
     const step = this.step();
     // where a figure goes is the trade's to say: the line stays open until it is here
-    if (!step || !this.session.has(step.id)) return false;
+    if (!step || this.waits) return false;
     if (!this.aim) return this.#close(this.session.say({ kind: 'remark', text: typed, step: step.id }) === null);
     const read = this.#read(step, typed, this.prefer);
     if (!read.ok) return false;
