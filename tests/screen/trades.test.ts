@@ -177,6 +177,13 @@ describe('a step whose trade is not here yet', () => {
     expect(on.line.enter()).toBe(true);
     expect(on.readings().length).toBe(1);
   });
+  it('gives up no other that came meanwhile', async () => {
+    const on = begun();
+    await Promise.all([on.session.ready(on.late.id), on.session.ready(), on.session.ready(on.late.id)]);
+    expect(on.session.sheet.steps.every((s) => on.session.has(s.id))).toBe(true);
+    const order = on.session.state.domains.map((d) => d.name).filter((n) => on.session.sheet.domains.includes(n));
+    expect(order.toSorted()).toEqual([...on.session.sheet.domains].toSorted());
+  });
   it('is asked for once, and brings no trade that no step of the sheet has', async () => {
     const on = begun();
     await on.session.ready();

@@ -97,9 +97,12 @@ export class JobSession {
   async ready(stepId?: string): Promise<void> {
     if (stepId !== undefined && this.has(stepId)) return;
     const here = new Set(this.#domains.map((d) => d.name));
-    const wanted = new Set(stepId === undefined ? this.sheet.domains : this.sheet.tradesOf[stepId]);
-    const names = this.sheet.domains.filter((d) => here.has(d) || wanted.has(d));
-    if (names.length !== here.size) this.#domains = await loadDomains(names);
+    const wanted = stepId === undefined ? this.sheet.domains : (this.sheet.tradesOf[stepId] ?? []);
+    const fetched = await loadDomains(wanted.filter((d) => !here.has(d)));
+    // others may have come meanwhile: none is given up again
+    const all = [...this.#domains, ...fetched];
+    const next = this.sheet.domains.flatMap((name) => all.find((d) => d.name === name) ?? []);
+    if (next.length !== this.#domains.length) this.#domains = next;
   }
 
   get me(): Person | null {
