@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { tick } from 'svelte';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
 import { runSheets } from '$core/sheets/index.ts';
 import type { RunSheet, Step } from '$core/job/run-sheet.ts';
@@ -68,6 +68,22 @@ describe('a place with its parts', () => {
       return n;
     };
     expect(await lines('rod')).toBe((await lines('spring')) + 1);
+  });
+  it('too narrow for names beside it numbers the parts and names them below', async () => {
+    class Narrow {
+      constructor(private readonly told: () => void) {}
+      observe(e: Element) {
+        Object.defineProperty(e, 'clientWidth', { value: 350 });
+        this.told();
+      }
+      disconnect() {}
+    }
+    vi.stubGlobal('ResizeObserver', Narrow);
+    const on = await surface(new PlayedJob(), 'clamp-ready');
+    vi.unstubAllGlobals();
+    expect(on.page.querySelectorAll('text.deed').length).toBe(0);
+    expect([...on.page.querySelectorAll('svg text.name')].map((t) => t.textContent!.trim())).toEqual(['1', '2']);
+    expect([...on.page.querySelectorAll('ol li')].map(plain)).toEqual(['clamp bolt: started', 'clamp: slid back']);
   });
   it('shows a part above and below the ones that are touched no larger than it helps', async () => {
     const whole = await surface(new PlayedJob(engineWith(SHEET), 'fit-from-scratch'), 'bench');

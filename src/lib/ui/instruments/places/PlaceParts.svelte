@@ -72,6 +72,8 @@
   }
   /** too narrow for names beside the drawing: they stand below it */
   const alone = $derived(bare || (width > 0 && width < NARROW));
+  /** what is told below the drawing, by number: an area that nothing was found in says nothing */
+  const told = $derived(shown.filter((s) => !s.at.zone || s.hit));
   const picked = (part: string) => onpick && answers?.has(part);
 </script>
 
@@ -79,7 +81,7 @@
   <svg
     class="drawing glance"
     class:bare={alone}
-    viewBox={alone ? `166 ${crop.top} 228 ${crop.height}` : `0 ${crop.top} ${WIDTH} ${crop.height}`}
+    viewBox={alone ? `162 ${crop.top} 236 ${crop.height}` : `0 ${crop.top} ${WIDTH} ${crop.height}`}
     role={onpick && answers?.size ? 'group' : 'img'}
     aria-label="{drawing.title}. {said}"
   >
@@ -112,6 +114,12 @@
           >{/each}
       {/each}
     {/if}
+    {#if alone && !bare}
+      {#each told as s, k (s.part)}
+        <circle cx={s.at.x} cy={s.at.y} r="11" class="here" />
+        <text x={s.at.x} y={s.at.y + 5} class="name" text-anchor="middle">{k + 1}</text>
+      {/each}
+    {/if}
     {#if !bare}
       {#each shown as s (s.part)}
         {#if picked(s.part)}
@@ -140,9 +148,9 @@
     {/if}
   </svg>
   {#if alone && !bare}
-    <ul>
-      {#each shown as s (s.part)}<li><b>{s.name}</b>{words(s) ? `: ${words(s)}` : ''}</li>{/each}
-    </ul>
+    <ol>
+      {#each told as s (s.part)}<li><b>{s.name}</b>{words(s) ? `: ${words(s)}` : ''}</li>{/each}
+    </ol>
   {/if}
 </div>
 
@@ -153,8 +161,10 @@
   .bare {
     max-width: 250px;
   }
-  ul {
+  ol {
     margin: 6px 0;
+    padding-left: 22px;
+    list-style: decimal;
     font-size: var(--t2);
   }
   .cut {
