@@ -18,24 +18,37 @@ export function wiresWork(engine: Engine, r: Replayed): WiresWork {
   const all = readingsOf(r.readings, 'wire');
   const count = order?.length ?? null;
   // tracing begins anew when more leads are read than there are towers
-  const wires = count === null ? all : all.slice(Math.floor(Math.max(0, all.length - 1) / count) * count);
+  const wires = lastRound(all, count);
   if (!order || (rotorDirection !== 'cw' && rotorDirection !== 'ccw') || wires.length < order.length)
     return { wires, count, map: null, problem: null };
   const traced = wires.map((w) => w.value);
-  const twice = traced.find((c, k) => traced.indexOf(c) !== k);
-  const strange = traced.find((c) => !order.includes(c));
-  const problem =
-    strange !== undefined
-      ? `Cylinder ${strange} is not in the firing order ${order.join('-')}: trace that lead again.`
-      : twice !== undefined
-        ? `Cylinder ${twice} was traced twice: one of the two is another lead.`
-        : null;
+  const problem = leadProblem(traced, order, count, 'traced');
   return {
     wires,
     count,
     problem,
     map: problem ? null : capMap({ firingOrder: order, rotorDirection, wires: traced })
   };
+}
+
+/** The leads of the round that was begun last: one more than there are towers begins the next. */
+export const lastRound = (all: Reading[], count: number | null): Reading[] =>
+  count === null ? all : all.slice(Math.floor(Math.max(0, all.length - 1) / count) * count);
+
+/** A cylinder that is none of this engine's, or that two towers would feed; null where there is neither. */
+export function leadProblem(
+  read: readonly number[],
+  order: readonly number[] | null,
+  count: number | null,
+  done: 'traced' | 'mapped'
+): string | null {
+  const strange = read.find((c) => (order ? !order.includes(c) : count !== null && (c < 1 || c > count)));
+  if (strange !== undefined)
+    return order
+      ? `Cylinder ${strange} is not in the firing order ${order.join('-')}: trace that lead again.`
+      : `This engine has no cylinder ${strange}: trace that lead again.`;
+  const twice = read.find((c, k) => read.indexOf(c) !== k);
+  return twice === undefined ? null : `Cylinder ${twice} was ${done} twice: one of the two is another lead.`;
 }
 
 export function wiresFinding(m: CapMap): string {

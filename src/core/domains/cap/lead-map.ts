@@ -1,7 +1,7 @@
 import { capMap, type CapMap } from '../../calculations/cap/cap-map.ts';
 import type { Engine } from '../../engine/engine.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
-import { wiresFinding } from './cap-work.ts';
+import { lastRound, leadProblem, wiresFinding } from './cap-work.ts';
 import { choiceOf, listOf, numberOf, readingsOf } from './vocabulary.ts';
 
 /** The leads of a cap as they were found, before a hand moved one. */
@@ -21,11 +21,10 @@ export interface LeadMap {
 export function leadMap(engine: Engine, r: Replayed): LeadMap {
   const order = listOf(engine, 'firingOrder') ?? null;
   const count = order?.length ?? numberOf(engine, 'cylinders') ?? null;
-  const all = readingsOf(r.readings, 'lead-map');
-  const leads = count === null ? all : all.slice(Math.floor(Math.max(0, all.length - 1) / count) * count);
+  const leads = lastRound(readingsOf(r.readings, 'lead-map'), count);
   const read = leads.map((l) => l.value);
   const none = { leads, count, fromOne: null, map: null };
-  const problem = problemOf(read, order, count);
+  const problem = leadProblem(read, order, count, 'mapped');
   if (problem !== null || count === null || read.length < count) return { ...none, problem };
   const first = order?.[0] ?? 1;
   const at = read.indexOf(first);
@@ -36,16 +35,6 @@ export function leadMap(engine: Engine, r: Replayed): LeadMap {
       ? capMap({ firingOrder: order, rotorDirection, wires: fromOne })
       : null;
   return { leads, count, fromOne, map, problem: null };
-}
-
-function problemOf(read: readonly number[], order: readonly number[] | null, count: number | null): string | null {
-  const strange = read.find((c) => (order ? !order.includes(c) : count !== null && (c < 1 || c > count)));
-  if (strange !== undefined)
-    return order
-      ? `Cylinder ${strange} is not in the firing order ${order.join('-')}: trace that lead again.`
-      : `This engine has no cylinder ${strange}: trace that lead again.`;
-  const twice = read.find((c, k) => read.indexOf(c) !== k);
-  return twice === undefined ? null : `Cylinder ${twice} was mapped twice: one of the two is another lead.`;
 }
 
 /** The map in words, as it was found; null until every tower is read. */
