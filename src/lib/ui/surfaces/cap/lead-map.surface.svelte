@@ -4,7 +4,7 @@
   import LeadsCap from '../../instruments/cap/LeadsCap.svelte';
   import ReadingText from '../../job/ReadingText.svelte';
   import type { SurfaceProps } from '../props.ts';
-  import { exchange } from './moved.ts';
+  import { exchange } from '../exchange.ts';
 
   /** The leads as they are found: typed, or tapped tower by tower, and moved on the cap where one was taken for another. */
   let { session, stepId, prefs, onamend }: SurfaceProps = $props();
@@ -41,7 +41,9 @@
     {rotor}
     label="Leads of the cap as found, clockwise from the tower read first: {m.leads.map((l) => l.value).join(', ') ||
       'none read'}"
-    onmove={sayable ? (a, b) => exchange(session, m.leads[a], m.leads[b]) : undefined}
+    onmove={sayable
+      ? (a, b) => exchange(session, m.leads[a]!, m.leads[b]!, 'moved on the drawing of the cap')
+      : undefined}
   />
   <div>
     {#if sayable && !whole && left.length}

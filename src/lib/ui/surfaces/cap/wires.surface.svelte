@@ -4,7 +4,7 @@
   import { choiceOf, listOf } from '$core/engine/engine.ts';
   import LeadsCap from '../../instruments/cap/LeadsCap.svelte';
   import ReadingText from '../../job/ReadingText.svelte';
-  import { exchange } from './moved.ts';
+  import { exchange } from '../exchange.ts';
 
   let { session, stepId, prefs, onamend }: SurfaceProps = $props();
   const w = $derived(session.state.work.wires);
@@ -26,7 +26,9 @@
     {rotor}
     label="Leads of the cap, clockwise from the rotor: {w.wires.map((x) => x.value).join(', ') ||
       'none traced'}; should be {expected.join(', ')}"
-    onmove={session.state.closed ? undefined : (a, b) => exchange(session, w.wires[a], w.wires[b])}
+    onmove={session.state.closed
+      ? undefined
+      : (a, b) => exchange(session, w.wires[a]!, w.wires[b]!, 'moved on the drawing of the cap')}
   />
   <div>
     <table>

@@ -2,17 +2,13 @@
   import type { Reading } from '$core/job/replayed.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import ReadingText from '../../job/ReadingText.svelte';
+  import { exchange } from '../exchange.ts';
   import type { JobSession } from '../../job/session.svelte.ts';
 
   let { session, prefs, onamend }: { session: JobSession; prefs: Prefs; onamend: (r: Reading) => void } = $props();
   const tdc = $derived(session.state.work.tdc);
 
-  function swap(before: Reading, after: Reading) {
-    const reason = 'before and after swapped';
-    const as = (r: Reading) => ({ text: r.text, defaultUnit: r.unit, gaugeId: r.gauge?.id ?? null });
-    session.say({ kind: 'amend', replaces: before.id, basis: before.basis, reason, ...as(after) });
-    session.say({ kind: 'amend', replaces: after.id, basis: after.basis, reason, ...as(before) });
-  }
+  const swap = (before: Reading, after: Reading) => exchange(session, before, after, 'before and after swapped');
 </script>
 
 {#if tdc.depth}
