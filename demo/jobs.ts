@@ -9,6 +9,14 @@ const pairs = (depth: string, ...rows: [string, string][]): Line[] => [
   ])
 ];
 
+/** Small parts counted out, and counted back with the tools. */
+const laidOut = (read: string): Line => ({ read, step: 'cover', slot: 'small-parts-out' });
+const backOf = (step: string, read: string): Line[] => [
+  { read, step, slot: 'small-parts-back' },
+  { read: '11', step, slot: 'given-out' },
+  { read: '11', step, slot: 'counted-back' }
+];
+
 /** A whole fit, from the first step to the closed log, with the readings that differ from job to job. */
 function wholeFit(o: {
   depth: string;
@@ -73,7 +81,9 @@ const verified = (method: string, readings: Line[]): Line[] => [
 
 /** The pedestal drive measured: washer, gaps all round, no packing yet. */
 const floatMeasured = (washer: string[], gaps: string[]): Line[] => [
-  ...done('intake', 'safe', 'bar', 'cover', 'inspect', 'washer-prep'),
+  ...done('intake', 'safe', 'bar'),
+  laidOut('9'),
+  ...done('cover', 'inspect', 'washer-prep'),
   ...washer.map((read): Line => ({ read, step: 'washer', slot: 'washer' })),
   ...done('washer', 'washer-in'),
   ...gaps.map((read): Line => ({ read, step: 'gap', slot: 'gap' })),
@@ -105,12 +115,16 @@ const pedestalWhole: Line[] = [
   ...done('recheck', 'seal'),
   { read: '0.16', step: 'prove', slot: 'float-dial' },
   { read: '0.17', step: 'prove', slot: 'float-dial' },
-  ...done('prove', 'aux', 'off', 'close')
+  ...done('prove', 'aux'),
+  ...backOf('off', '9'),
+  ...done('off', 'close')
 ];
 
 /** The winch's gear replaced: contact too low at first, central after the collar was turned down. */
 const winchRegear: Line[] = [
-  ...done('intake', 'safe', 'cover'),
+  ...done('intake', 'safe'),
+  laidOut('6'),
+  ...done('cover'),
   { choose: 'under-tip', option: 'tooth' },
   ...done('index'),
   { choose: 'wear-place', option: 'low' },
@@ -153,7 +167,9 @@ const winchRegear: Line[] = [
   { read: '186.4', step: 'depth', slot: 'length' },
   { read: '171.9', step: 'depth', slot: 'drive-depth' },
   { read: '3.2', step: 'depth', slot: 'offset' },
-  ...done('depth', 'note', 'off', 'close')
+  ...done('depth', 'note'),
+  ...backOf('off', '6'),
+  ...done('off', 'close')
 ];
 
 /** A different distributor for the winch, as far as the tooth: a cable tray stands where the housing used to turn. */
@@ -190,7 +206,9 @@ const winchSwap: Line[] = [
   { read: '28', step: 'marks', slot: 'housing-mark' },
   ...done('marks'),
   { read: '31', step: 'out', slot: 'twist' },
-  ...done('out', 'pump-shaft', 'cover', 'hold'),
+  ...done('out', 'pump-shaft'),
+  laidOut('4'),
+  ...done('cover', 'hold'),
   { read: '186.2', step: 'depth', slot: 'length' },
   { read: '171.9', step: 'depth', slot: 'drive-depth' },
   { read: '3.0', step: 'depth', slot: 'offset' },

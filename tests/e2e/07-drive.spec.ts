@@ -1,7 +1,7 @@
 import scenario from '../scenarios/pedestal-drive.json' with { type: 'json' };
 import { PEDESTAL_SHEET } from '../support/scenario-sheets.ts';
 import { answer, done, expect, number, open, test, type, stepInHand, holding } from './support/bench.ts';
-import { A, B, be, depth, done as finished, say, wheel, workshop } from './support/workshop.ts';
+import { A, B, be, depth, done as finished, laidOut, say, wheel, workshop } from './support/workshop.ts';
 
 /**
  * The drive from washer to seat, typed through the interface, against figures worked out apart from this code; a
@@ -43,7 +43,7 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
   await be(context, 'uda-marsh', A);
   const { jobId } = await workshop(['uda-marsh'], [], { sheet: 'pedestal', values, gauges, parts });
   const api = context.request;
-  await say(api, A, jobId, ...finished('intake', 'safe', 'bar', 'cover', 'inspect', 'washer-prep'));
+  await say(api, A, jobId, laidOut, ...finished('intake', 'safe', 'bar', 'cover', 'inspect', 'washer-prep'));
   await open(page, `${A}/jobs/${jobId}`);
 
   await test.step('washer and gaps give the float', async () => {
@@ -205,6 +205,7 @@ test('two people want the last packing: one gets it, the other is told, and it c
       context.request,
       base,
       job.jobId,
+      laidOut,
       ...finished('intake', 'safe', 'bar', 'cover', 'inspect', 'washer-prep')
     );
     const read = (step: string, slot: string, text: string, gaugeId: string) =>
@@ -335,7 +336,7 @@ test('a different distributor with a blocked housing: another tooth and tower, c
   await expect(
     page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Distributor out: do not turn the crank')
   ).toBeVisible();
-  await say(api, A, jobId, ...finished('pump-shaft', 'cover', 'hold'));
+  await say(api, A, jobId, laidOut, ...finished('pump-shaft', 'cover', 'hold'));
   await say(
     api,
     A,
@@ -398,11 +399,21 @@ test('leads traced tower by tower: half a cycle out is named, and put right', as
   await type(page, '170');
   await type(page, '14');
   await done(page, 'Witness marks made');
+  await test.step('what is taken off is counted out, a tap each', async () => {
+    const off = page.getByRole('group', { name: 'plugs and cables taken off' });
+    await expect(off.getByRole('status')).toHaveText('none counted yet');
+    for (const n of [1, 2, 3]) {
+      await off.getByRole('button', { name: 'one more' }).click();
+      await expect(off.getByRole('status')).toHaveText(`${n} counted`);
+    }
+    await done(page, 'Hose, plug and cable off');
+  });
   await say(
     context.request,
     A,
     jobId,
-    ...finished('disconnect', 'out', 'pump-shaft', 'cover', 'hold', 'seal', 'lead', 'in', 'seat')
+    laidOut,
+    ...finished('out', 'pump-shaft', 'cover', 'hold', 'seal', 'lead', 'in', 'seat')
   );
   await expect(stepInHand(page)).toHaveAccessibleName(holding('Both witness marks matched'));
   await type(page, '203');
@@ -421,4 +432,22 @@ test('leads traced tower by tower: half a cycle out is named, and put right', as
   for (const c of ['1', '3', '4', '2']) await type(page, c);
   await expect(page.getByTestId('miswire')).toContainText('follow the firing order');
   await done(page, 'Leads traced');
+
+  await test.step('and counted down as it comes back: the step waits for the last', async () => {
+    const back = page.getByRole('group', { name: 'plugs and cables put back' });
+    await expect(back.getByRole('status')).toHaveText('0 of 3: 3 still to come');
+    const one = back.getByRole('button', { name: 'one more is back' });
+    await one.click();
+    await one.click();
+    await expect(back.getByRole('status')).toHaveText('2 of 3: 1 still to come');
+    await page.keyboard.press('d');
+    await expect(page.getByRole('alert')).toContainText('1 of 3 missing: find by the labels what still hangs loose');
+    // nothing of it is lost with the page
+    await page.reload();
+    await expect(back.getByRole('status')).toHaveText('2 of 3: 1 still to come');
+    await one.click();
+    await expect(head(page)).toHaveText('All 3 counted back: nothing is missing');
+    await expect(one).toHaveCount(0);
+    await done(page, 'Plug and cables back on their labels');
+  });
 });

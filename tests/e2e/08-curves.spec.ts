@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import scenario from '../scenarios/recurve.json' with { type: 'json' };
 import { RECURVE_SHEET } from '../support/scenario-sheets.ts';
 import { alive, done, expect, number, open, test, type, workAs, stepInHand, holding } from './support/bench.ts';
-import { A, be, DEMO, depth, done as finished, say, wheel, workshop } from './support/workshop.ts';
+import { A, be, counted, DEMO, depth, done as finished, say, wheel, workshop } from './support/workshop.ts';
 
 /**
  * Static timing by two methods to a closed verdict, a lazy curve diagnosed, and a whole recurve from rated springs to a
@@ -323,7 +323,9 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
   });
 
   await test.step('measured again: the prediction and what it missed by are kept', async () => {
-    await say(api, A, jobId, ...finished('safe', 'tray-laid', 'fit', 'free-again', 'list-again', 'start-again'));
+    await say(api, A, jobId, ...finished('safe'), counted('tray-laid', 'advance-parts-out', 7));
+    await say(api, A, jobId, ...finished('tray-laid'), counted('fit', 'advance-parts-back', 7));
+    await say(api, A, jobId, ...finished('fit', 'free-again', 'list-again', 'start-again'));
     await say(api, A, jobId, {
       kind: 'reading',
       step: 'strobe',

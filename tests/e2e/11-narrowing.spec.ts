@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { PEDESTAL_SHEET } from '../support/scenario-sheets.ts';
 import { expect, open, test, type } from './support/bench.ts';
-import { A, be, depth, done as finished, say, wheel, workshop } from './support/workshop.ts';
+import { A, be, depth, done as finished, laidOut, say, wheel, workshop } from './support/workshop.ts';
 
 /** A figure that few readings leave wide says what would narrow it most and by how much; who does so gets what was said. */
 const advice = (page: Page) => page.getByTestId('advice').first();
@@ -53,7 +53,13 @@ test('an end float by one place is narrowed by what is advised', async ({ page, 
       ['blades-wide', 'blade', 0.01, 0.03]
     ]
   });
-  await say(context.request, A, jobId, ...finished('intake', 'safe', 'bar', 'cover', 'inspect', 'washer-prep'));
+  await say(
+    context.request,
+    A,
+    jobId,
+    laidOut,
+    ...finished('intake', 'safe', 'bar', 'cover', 'inspect', 'washer-prep')
+  );
   await open(page, `${A}/jobs/${jobId}`);
   for (const w of ['1.60', '1.61', '1.60']) await type(page, w);
   await page.keyboard.press('d');

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
-import { expect, holding, open, stepInHand, test } from './support/bench.ts';
+import { expect, holding, open, stepInHand, test, type } from './support/bench.ts';
 import { PEDESTAL_SHEET } from '../support/scenario-sheets.ts';
-import { A, be, done as finished, foundTdc, say, workshop } from './support/workshop.ts';
+import { A, be, done as finished, foundTdc, laidOut, say, workshop } from './support/workshop.ts';
 
 /** Rules that guard hands and engines: broken, refused, said to have happened, and led back. */
 const bars = (page: Page) => page.getByRole('complementary', { name: 'Where the engine is' });
@@ -121,6 +121,7 @@ test('in the drive family: a pedestal is not tightened onto its gauge washer, an
     context.request,
     A,
     jobId,
+    laidOut,
     ...finished('intake', 'safe', 'bar', 'cover', 'inspect', 'washer-prep'),
     {
       kind: 'reading',
@@ -208,9 +209,11 @@ test('in the curve family: an advance opened without a tray and a count is tried
   await expect(page.getByRole('main')).toContainText(/Held\. Put it right first: [^.]*weights move and return/);
   await to(page, 'Tray laid, parts counted');
   await page.getByRole('button', { name: 'Open again' }).click();
+  await type(page, '7');
   await page.keyboard.press('d');
   await expect(bars(page).getByText('No tray, no count')).toHaveCount(0);
   await to(page, 'Parts changed without loss');
+  await type(page, '7');
   await page.keyboard.press('d');
   await expect(page.getByText(/Done: Parts changed without loss/)).toBeAttached();
   await to(page, 'Weights free with the new parts');

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { admit, understand, words, type EventBody, type GaugeRef, type JobEvent } from '../../src/core/job/index.ts';
 import { slotOf } from '../../src/core/job/run-sheet.ts';
+import { tallies } from '../../src/core/job/tally.ts';
 import { sheetOf, stateOf } from '../../src/core/sheets/index.ts';
 import { type Engine, type SheetValue } from '../../src/core/engine/engine.ts';
 import { parseSheetValue } from '../../src/core/sheets/data-sheet.ts';
@@ -88,8 +89,18 @@ export class PlayedJob {
     return event;
   }
   done(...steps: string[]): this {
-    for (const step of steps) this.say({ kind: 'done', step });
+    for (const step of steps) {
+      this.count(step);
+      this.say({ kind: 'done', step });
+    }
     return this;
+  }
+  /** What a step must count and has not, as a hand counts that loses nothing: six out, and as many back as were out. */
+  private count(id: string): void {
+    const { state } = this;
+    const step = this.sheet.steps.find((s) => s.id === id)!;
+    for (const t of tallies(state, step))
+      if (t.slot.required && t.n === null && !t.each) this.read(id, t.slot.slot, String(t.of ?? 6));
   }
   /** A reading as it is typed, understood as a screen and the server understand it. */
   reading(step: string, slot: string, text: string, gauge: GaugeRef | null | undefined = undefined): EventBody {

@@ -9,6 +9,7 @@ import { forbidding, putRight, ruleText } from './rules.ts';
 import type { Act } from './acts.ts';
 import { labelOf, slotOf, type RunSheet, type Slot, type Step } from './run-sheet.ts';
 import { missingValues } from './state.ts';
+import { tallyOpen } from './tally.ts';
 import { lower } from './texts.ts';
 
 const yes = ok(null);
@@ -170,7 +171,7 @@ function unreadSlots(state: JobState, step: Step): Slot[] {
 
 /** What the readings and answers of a step leave open, in words; null when they settle it. A reason overrules it. */
 export const notSettled = (state: JobState, v: StepView): string | null =>
-  surfaceOf(state.domains, v.step.surface).open?.(state, v) ?? heldBy(state, v.step);
+  surfaceOf(state.domains, v.step.surface).open?.(state, v) ?? heldBy(state, v.step) ?? tallyOpen(state, v);
 
 /** Why an answer given at a step holds it. */
 function heldBy(state: JobState, step: Step): string | null {

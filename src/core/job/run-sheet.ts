@@ -47,6 +47,10 @@ export interface Slot {
   carries?: string;
   /** the figure that it settles by itself, through the judged surface */
   figure?: string;
+  /** it counts again what another slot counted before it, and what to do while some are missing */
+  countsBack?: { slot: string; missing: string };
+  /** one reading for each piece that this other slot counted */
+  eachOf?: string;
 }
 
 /** Something a step asks that is answered with one of a few words, not with a figure. */

@@ -2,6 +2,7 @@ import type { Engine } from '../engine/engine.ts';
 import { surfaceOf, type JobState, type StepView } from './domain.ts';
 import { labelOf } from './run-sheet.ts';
 import { valuesAsked } from './state.ts';
+import { tallyHeadline } from './tally.ts';
 import { list, lower, type LengthText } from './texts.ts';
 
 export * from './texts.ts';
@@ -13,7 +14,12 @@ export function headline(state: JobState, engine: Engine, v: StepView, len: Leng
     return lacks.length > 1
       ? `Enter ${lacks.length} values of the data sheet`
       : `Enter, with its source: ${lower(labelOf(state.sheet, lacks[0]!))}`;
-  return surfaceOf(state.domains, v.step.surface).headline?.(state, v, len) ?? answered(state, v) ?? v.step.say;
+  return (
+    surfaceOf(state.domains, v.step.surface).headline?.(state, v, len) ??
+    answered(state, v) ??
+    tallyHeadline(state, v) ??
+    v.step.say
+  );
 }
 
 /** What a step found that is told by words alone, once all of them are said; null before, and where they are no findings. */

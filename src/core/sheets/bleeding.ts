@@ -1,3 +1,4 @@
+import { allBack } from '../domains/walk/slots.ts';
 import { slots } from '../domains/bleeding/slots.ts';
 import { BY_PUMP, engine, sheet, step } from './authoring.ts';
 
@@ -60,6 +61,7 @@ export const bleeding = sheet({
       helper: 'yes',
       hazards: ['runaway', 'flying'],
       sets: ['stop-proved', 'sweep-done'],
+      slots: allBack,
       mustBeOff: [
         'pump-locked',
         'engine-pin-in',

@@ -1,3 +1,5 @@
+import { slots as engineSlots } from '../domains/engine/slots.ts';
+import { allBack } from '../domains/walk/slots.ts';
 import {
   BY_DISTRIBUTOR,
   cap,
@@ -140,7 +142,7 @@ export const fitDifferent = sheet({
     timing.hoseOff({ id: 'hose', phase: PROVE }),
     timing.strobeOn({ id: 'strobe-on', phase: PROVE }),
     crank.toolsOff({ id: 'off', phase: PROVE }),
-    timing.nothingLeft({ id: 'sweep', phase: PROVE }),
+    timing.nothingLeft({ id: 'sweep', phase: PROVE, slots: [engineSlots['small-parts-back'], ...allBack] }),
     timing.firstStart({ id: 'start', phase: PROVE }),
     timing.strobeInitial({ id: 'strobe', phase: PROVE }),
     timing.clampFinal({ id: 'clamp-final', phase: PROVE }),

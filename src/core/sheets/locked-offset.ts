@@ -1,3 +1,4 @@
+import { allBack } from '../domains/walk/slots.ts';
 import { rearSupport } from '../domains/pump/steps.ts';
 import { slots as pumpSlots } from '../domains/pump/slots.ts';
 import { slots as crankSlots } from '../domains/crank/slots.ts';
@@ -186,6 +187,7 @@ export const lockedOffset = sheet({
       ifSkipped: 'A lock left in destroys the pump at the first crank.',
       minutes: 4,
       hazards: ['dropped-part'],
+      slots: allBack,
       mustBeOff: ['pump-locked', 'engine-pin-in']
     }),
     pump.allOff({ id: 'off', phase: PROVE }),

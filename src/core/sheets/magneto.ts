@@ -1,3 +1,4 @@
+import { allBack } from '../domains/walk/slots.ts';
 import { slots } from '../domains/magneto/slots.ts';
 import { crank, engine, sheet, step } from './authoring.ts';
 
@@ -226,6 +227,7 @@ export const magneto = sheet({
       minutes: 4,
       hazards: ['flying', 'barring-tool'],
       sets: ['sweep-done'],
+      slots: allBack,
       mustBeOff: ['degree-wheel-on', 'barring-tool-fitted', 'probe-in', 'piston-stop-in']
     }),
     step({

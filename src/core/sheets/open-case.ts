@@ -52,7 +52,7 @@ export const openCase = sheet({
       ifSkipped: 'A ring missing under the shaft, or loose in the case.',
       tools: ['micrometer', 'tray'],
       sets: ['rings-counted'],
-      slots: [ringSlots['ring-count'], ringSlots.ring]
+      slots: [ringSlots['rings-drawn'], ringSlots['ring-count'], ringSlots.ring]
     }),
     step({
       id: 'stack',

@@ -1,3 +1,5 @@
+import { slots as engineSlots } from '../domains/engine/slots.ts';
+import { allBack } from '../domains/walk/slots.ts';
 import { slots as timingSlots } from '../domains/timing/slots.ts';
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
 import { BY_DISTRIBUTOR, crank, engine, looked, sheet, stack, step, tooth } from './authoring.ts';
@@ -152,12 +154,13 @@ export const pedestal = sheet({
       id: 'off',
       phase: CLOSE,
       title: 'Wheel and bar off, counted',
-      say: 'Take wheel, pointer wire and bar off, count everything.',
+      say: 'Take wheel, pointer wire and bar off; count back the tools, and the small parts that were laid out.',
       why: 'Whatever stays on the crank is thrown.',
       accept: 'Count complete.',
       ifSkipped: 'A thrown wheel.',
       minutes: 4,
       hazards: ['barring-tool', 'rotating'],
+      slots: [engineSlots['small-parts-back'], ...allBack],
       clears: ['degree-wheel-on', 'barring-tool-fitted'],
       mustBeOff: ['probe-in', 'piston-stop-in', 'gauge-washer-in']
     }),

@@ -1,3 +1,4 @@
+import { slots as curveSlots } from '../domains/curves/slots.ts';
 import { BY_DISTRIBUTOR, curves, engine, sheet, step, timing } from './authoring.ts';
 
 const FOUND = 'The curve as it was found';
@@ -60,7 +61,8 @@ export const recurve = sheet({
       tools: ['tray', 'magnet'],
       minutes: 2,
       hazards: ['dropped-part'],
-      sets: ['advance-parts-counted']
+      sets: ['advance-parts-counted'],
+      slots: [curveSlots['advance-parts-out']]
     }),
     step({
       id: 'fit',
@@ -72,13 +74,14 @@ export const recurve = sheet({
         'distributor.weights': 'springs held, nut to its torque',
         'distributor.rotor': 'on in its keyed place'
       },
-      accept: 'Same count back, rotor on in its keyed place.',
+      accept: 'As many on again as came off, rotor on in its keyed place.',
       ifSkipped: 'A lost spacer, a broken stud, a jammed rotor.',
       tools: ['hooks', 'small spanner', 'magnet'],
       minutes: 12,
       hazards: ['flying', 'eyes', 'overtorque'],
       needs: ['battery-isolated'],
       sets: ['curve-fitted'],
+      slots: [curveSlots['advance-parts-back']],
       acts: ['opens-advance']
     }),
     curves.weightsFree({

@@ -1,4 +1,7 @@
+import { slots as engineSlots } from '../domains/engine/slots.ts';
+import { allBack } from '../domains/walk/slots.ts';
 import { slots as timingSlots } from '../domains/timing/slots.ts';
+import { slotsOf } from '../job/vocabulary.ts';
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
 import { BY_DISTRIBUTOR, cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
 
@@ -6,6 +9,28 @@ const SAFE = 'Make safe';
 const OUT = 'Mark and lift out';
 const IN = 'Let it down again';
 const PROVE = 'Time and prove';
+
+/** What hangs on the distributor, counted off and on again; the hose goes on later, by its own step. */
+const CONNECTIONS = slotsOf({
+  'taken-off': {
+    label: 'plugs and cables taken off',
+    quantity: 'count',
+    gauge: 'eye',
+    required: true,
+    combine: 'last'
+  },
+  'put-back': {
+    label: 'plugs and cables put back',
+    quantity: 'count',
+    gauge: 'eye',
+    required: true,
+    combine: 'last',
+    countsBack: {
+      slot: 'taken-off',
+      missing: 'find by the labels what still hangs loose; a plug left off is a dead engine'
+    }
+  }
+});
 
 /** The same distributor out and in again on an engine that is not turned meanwhile: matching marks. */
 export const refitSame = sheet({
@@ -79,12 +104,12 @@ export const refitSame = sheet({
         'distributor.plate': 'trigger plug off, labelled',
         'distributor.leads': 'cable off, labelled'
       },
-      accept: 'Counted and labelled, hose capped.',
+      accept: 'Plugs and cables counted and labelled, hose capped.',
       ifSkipped: 'A torn lead, a hose on the wrong nipple.',
       tools: ['labels', 'caps'],
       minutes: 4,
       needs: ['battery-isolated'],
-      slots: [{ slot: 'taken-off', label: 'connections taken off', quantity: 'count', gauge: 'eye', combine: 'last' }]
+      slots: [CONNECTIONS['taken-off']]
     }),
     distributor.withdraw({ id: 'out', phase: OUT }),
     distributor.pumpShaft({
@@ -127,7 +152,7 @@ export const refitSame = sheet({
       minutes: 3,
       hazards: ['hv-ignition'],
       needs: ['housing-indexed', 'battery-isolated'],
-      slots: [{ slot: 'put-back', label: 'connections put back', quantity: 'count', gauge: 'eye', combine: 'last' }]
+      slots: [CONNECTIONS['put-back']]
     }),
     timing.hoseOff({ id: 'hose', phase: PROVE }),
     timing.strobeOn({ id: 'strobe-on', phase: PROVE }),
@@ -137,7 +162,7 @@ export const refitSame = sheet({
       title: 'Bar off, counted',
       say: 'Take the bar off the crank and count everything back onto the bench.'
     }),
-    timing.nothingLeft({ id: 'sweep', phase: PROVE }),
+    timing.nothingLeft({ id: 'sweep', phase: PROVE, slots: [engineSlots['small-parts-back'], ...allBack] }),
     timing.firstStart({ id: 'start', phase: PROVE }),
     timing.strobeInitial({
       id: 'strobe',

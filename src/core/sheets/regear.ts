@@ -1,3 +1,5 @@
+import { slots as engineSlots } from '../domains/engine/slots.ts';
+import { allBack } from '../domains/walk/slots.ts';
 import { slots as distributorSlots } from '../domains/distributor/slots.ts';
 import { slots as gearSlots } from '../domains/gears/slots.ts';
 import { slots as stackSlots } from '../domains/stack/slots.ts';
@@ -304,12 +306,13 @@ export const regear = sheet({
       id: 'off',
       phase: CLOSE,
       title: 'Bar off, counted',
-      say: 'Take the bar off and count the tools.',
+      say: 'Take the bar off; count back the tools, and the small parts that were laid out.',
       why: 'Whatever stays on the crank is thrown.',
       accept: 'Count complete.',
       ifSkipped: 'A thrown bar.',
       minutes: 2,
       hazards: ['barring-tool'],
+      slots: [engineSlots['small-parts-back'], ...allBack],
       clears: ['barring-tool-fitted']
     }),
     engine.closeLog({ id: 'close', phase: CLOSE })

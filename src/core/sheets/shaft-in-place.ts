@@ -1,3 +1,4 @@
+import { allBack } from '../domains/walk/slots.ts';
 import { slots as ringSlots } from '../domains/rings/slots.ts';
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
 import { riskAsked } from '../domains/tooth/risk-work.ts';
@@ -67,11 +68,7 @@ export const shaftInPlace = sheet({
       ifSkipped: 'The choice is made by the first thing that jams.',
       minutes: 4,
       needs: ['shaft-fault-proved'],
-      slots: [
-        { ...ringSlots['ring-count'], label: 'thrust rings, as drawn' },
-        toothSlots['hours-place'],
-        toothSlots['hours-split']
-      ],
+      slots: [ringSlots['rings-drawn'], toothSlots['hours-place'], toothSlots['hours-split']],
       choices: riskAsked,
       surface: 'shaft-risk',
       schools: ['shaft-in-place'],
@@ -113,6 +110,7 @@ export const shaftInPlace = sheet({
       minutes: 6,
       hazards: ['barring-tool', 'rotating'],
       clears: ['degree-wheel-on', 'barring-tool-fitted', 'plugs-out', 'cap-off'],
+      slots: allBack,
       mustBeOff: ['probe-in', 'piston-stop-in'],
       onlyIf: { ...comesOut, when: false }
     }),

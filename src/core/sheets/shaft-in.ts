@@ -1,3 +1,4 @@
+import { slots as engineSlots } from '../domains/engine/slots.ts';
 import { slots as ringSlots } from '../domains/rings/slots.ts';
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
 import type { Step } from '../job/run-sheet.ts';
@@ -75,7 +76,7 @@ export const shaftIn: Step[] = [
     id: 'held',
     phase: IN,
     title: 'Spring, push rod and distributor back',
-    say: 'Spring, distributor with a new seal, clamp; then flange and push rod. Count what came off.',
+    say: 'Spring, distributor with a new seal, clamp; then flange and push rod. Count back what was laid out.',
     why: 'Now the shaft is held down again, and not before.',
     handles: {
       'drive.spring': 'in',
@@ -91,6 +92,7 @@ export const shaftIn: Step[] = [
     needs: ['gear-meshed'],
     sets: ['shaft-held-down', 'distributor-seated', 'oil-drive-engaged', 'clamp-snug'],
     clears: ['shaft-unsupported', 'pushrod-out', 'spring-out', 'distributor-out'],
+    slots: [engineSlots['small-parts-back']],
     onlyIf: comesOut
   }),
   engine.barOn({

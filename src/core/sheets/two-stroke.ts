@@ -1,3 +1,4 @@
+import { allBack } from '../domains/walk/slots.ts';
 import { slots } from '../domains/flywheel/slots.ts';
 import { crank, engine, sheet, step } from './authoring.ts';
 
@@ -104,6 +105,7 @@ export const twoStroke = sheet({
       hazards: ['flying', 'rotating', 'barring-tool'],
       sets: ['sweep-done'],
       clears: ['degree-wheel-on', 'barring-tool-fitted'],
+      slots: allBack,
       mustBeOff: ['probe-in', 'piston-stop-in']
     }),
     step({

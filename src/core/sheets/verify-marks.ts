@@ -1,3 +1,4 @@
+import { allBack } from '../domains/walk/slots.ts';
 import { crank, engine, sheet, step } from './authoring.ts';
 
 const SAFE = 'Make safe';
@@ -109,6 +110,7 @@ export const verifyMarks = sheet({
       minutes: 4,
       hazards: ['barring-tool', 'rotating'],
       clears: ['degree-wheel-on', 'barring-tool-fitted', 'plugs-out'],
+      slots: allBack,
       mustBeOff: ['probe-in', 'piston-stop-in']
     }),
     engine.closeLog({ id: 'close', phase: MARK })

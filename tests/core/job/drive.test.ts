@@ -285,7 +285,9 @@ describe('gears, contact, rings, marks, leads', () => {
       'open-case'
     );
     expect(job.state.interlocks.map((r) => r.id)).toEqual(expect.arrayContaining(['IL.03', 'IL.79']));
-    job.done('intake').read('inventory', 'ring-count', '2');
+    job.done('intake').read('inventory', 'rings-drawn', '2');
+    job.read('inventory', 'ring-count', '2');
+    for (const t of ['1.50', '2.00']) job.read('inventory', 'ring', t);
     job.done('inventory').read('stack', 'shaft-bare', '28.50');
     const rings = [1.5, 2.0].map((thicknessMm, k) => ({
       ...tray[0]!,

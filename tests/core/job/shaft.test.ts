@@ -78,7 +78,7 @@ function lifted(): PlayedJob {
   const job = look('120', '334', '52');
   job.done('fault');
   job.say({ kind: 'fact', fact: 'shaft-comes-out', value: true });
-  job.read('decide', 'ring-count', '3');
+  job.read('decide', 'rings-drawn', '3');
   for (const id of ['decide', 'cover', 'out', 'hold']) job.done(id);
   return job;
 }
@@ -113,10 +113,16 @@ describe('the shaft out and in', () => {
     expect(bars()).not.toContain('IL.02');
     job.read('rings-out', 'ring-count', '2');
     expect(notSettled(job.state, job.view('rings-out'))).toBe(
-      '2 of 3 rings are out, the others lie in the case: magnet and lamp'
+      '1 of 3 missing: what is not here lies in the case; magnet and lamp'
     );
+    expect(headline(job, 'rings-out')).toBe('2 of 3 counted back, 1 still missing');
     expect(job.tryTo({ kind: 'done', step: 'rings-out' }).ok).toBe(false);
     job.read('rings-out', 'ring-count', '3');
+    // each ring that was counted is measured
+    expect(notSettled(job.state, job.view('rings-out'))).toBe('a ring, thickness: 3 of 3 not read yet');
+    for (const t of ['1.50', '1.52', '0.80']) job.read('rings-out', 'ring', t);
+    expect(notSettled(job.state, job.view('rings-out'))).toBeNull();
+    expect(headline(job, 'rings-out')).toBe('All 3 counted back: nothing is missing');
     for (const id of ['rings-out', 'inspect', 'rings-in']) job.done(id);
     job.read('shaft-in', 'drive-slot', '113');
     expect(notSettled(job.state, job.view('shaft-in'))).toBe('the slot stands one tooth out');
@@ -138,6 +144,7 @@ describe('the shaft out and in', () => {
     expect(job.view('bar-again').missing).toContain('rings-counted');
     expect(job.view('shaft-in').missing).toContain('crank-at-reference');
     job.read('rings-out', 'ring-count', '3');
+    for (const t of ['1.50', '1.52', '0.80']) job.read('rings-out', 'ring', t);
     for (const id of ['rings-out', 'inspect', 'bar-again', 'back', 'hold-again', 'rings-in']) job.done(id);
     expect(job.view('shaft-in').missing).toEqual([]);
   });

@@ -33,12 +33,12 @@ describe('the walk before a start', () => {
     j.read('sweep-list', 'given-out', '14');
     expect(open(j)).toBe('nothing was counted back yet');
     j.read('sweep-list', 'counted-back', '13');
-    expect(open(j)).toBe('1 of the 14 given out are missing: find them before anything turns');
+    expect(open(j)).toBe('1 of 14 missing: find what is missing before anything turns');
     j.read('sweep-list', 'counted-back', '15');
-    expect(open(j)).toContain('more came back');
+    expect(open(j)).toBe('15 counted where there were 14: count both again');
     j.read('sweep-list', 'counted-back', '14');
     expect(open(j)).toBeNull();
     j.done('off');
-    expect(headline(j, 'sweep-list')).toBe('14 given out, 14 counted back: nothing is left');
+    expect(headline(j, 'sweep-list')).toBe('All 14 counted back: nothing is missing');
   });
 });

@@ -144,6 +144,17 @@ export async function say(request: APIRequestContext, base: string, jobId: strin
 }
 
 export const done = (...steps: string[]): Draft[] => steps.map((step) => ({ kind: 'done', step }));
+/** As many counted at a step as there are. */
+export const counted = (step: string, slot: string, n: number): Draft => ({
+  kind: 'reading',
+  step,
+  slot,
+  quantity: 'count',
+  text: String(n),
+  defaultUnit: '',
+  gaugeId: null
+});
+export const laidOut = counted('cover', 'small-parts-out', 6);
 export const wheel = (slot: string, text: string): Draft => ({
   kind: 'reading',
   step: 'tdc',

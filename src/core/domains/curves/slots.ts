@@ -34,6 +34,24 @@ export const slots = slotsOf({
   'hold-start': { label: 'depression, pump stopped', quantity: 'pressure', gauge: 'pressure', combine: 'last' },
   'hold-end': { label: 'depression, after waiting', quantity: 'pressure', gauge: 'pressure', combine: 'last' },
   'hold-seconds': { label: 'seconds waited', quantity: 'count', gauge: 'eye', combine: 'last' },
+  'advance-parts-out': {
+    label: 'springs, spacers, washers and nut, counted out',
+    quantity: 'count',
+    gauge: 'eye',
+    required: true,
+    combine: 'last'
+  },
+  'advance-parts-back': {
+    label: 'springs, spacers, washers and nut, on again',
+    quantity: 'count',
+    gauge: 'eye',
+    required: true,
+    combine: 'last',
+    countsBack: {
+      slot: 'advance-parts-out',
+      missing: 'look on the tray, under the plate and on the magnet before the cap goes on'
+    }
+  },
   'travel-free': { label: 'travel by hand, distributor degrees', quantity: 'angle', gauge: 'wheel' },
   lobe: { label: 'fires at, distributor degrees', quantity: 'angle', gauge: 'wheel', repeats: true, combine: 'each' }
 });

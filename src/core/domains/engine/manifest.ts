@@ -6,6 +6,7 @@ import { hazards } from './hazards.ts';
 import { parts } from './parts.ts';
 import { rules } from './rules.ts';
 import { schools } from './schools.ts';
+import { slots } from './slots.ts';
 import { surfaces } from './vocabulary.ts';
 
 export const manifest = {
@@ -14,7 +15,7 @@ export const manifest = {
   flags,
   hazards,
   schools,
-  slots: {},
+  slots,
   surfaces,
   parts,
   figures: {},

@@ -1,5 +1,6 @@
 import type { OnlyIf, Step } from '../../job/run-sheet.ts';
 import type { Use } from '../../job/vocabulary.ts';
+import { slots } from './slots.ts';
 import { step } from './vocabulary.ts';
 
 /** Steps of making ready, turning and closing that every trade shares. */
@@ -169,7 +170,8 @@ export const coverOpenings = (u: Use): Step =>
       tools: ['lint-free plugs', 'magnet', 'tray'],
       minutes: 3,
       hazards: ['dropped-part'],
-      sets: ['openings-covered']
+      sets: ['openings-covered'],
+      slots: [slots['small-parts-out']]
     },
     u
   );

@@ -2,6 +2,7 @@ import { authored, type WordsOf } from '../../job/vocabulary.ts';
 import type { fields } from './fields.ts';
 import type { flags } from './flags.ts';
 import type { hazards } from './hazards.ts';
+import type { slots } from './slots.ts';
 import type { parts } from './parts.ts';
 import type { schools } from './schools.ts';
 
@@ -12,6 +13,7 @@ export type EngineVocabulary = WordsOf<{
   flags: typeof flags;
   hazards: typeof hazards;
   schools: typeof schools;
+  slots: typeof slots;
   surfaces: typeof surfaces;
   parts: typeof parts;
 }>;

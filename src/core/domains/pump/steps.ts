@@ -1,3 +1,4 @@
+import { allBack } from '../walk/slots.ts';
 import type { Step } from '../../job/run-sheet.ts';
 import type { Use } from '../../job/vocabulary.ts';
 import { step } from './vocabulary.ts';
@@ -52,6 +53,7 @@ export const allOff = (u: Use): Step =>
       minutes: 6,
       hazards: ['flying', 'barring-tool'],
       clears: ['degree-wheel-on', 'barring-tool-fitted', 'plugs-out'],
+      slots: allBack,
       mustBeOff: ['pump-locked', 'engine-pin-in', 'probe-in', 'piston-stop-in', 'indicator-on']
     },
     u

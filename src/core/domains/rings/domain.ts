@@ -1,12 +1,12 @@
-import type { Domain, StepView } from '../../job/domain.ts';
+import type { Domain } from '../../job/domain.ts';
 import { judgedBy, lengthLimits, lengthPm, verdictOpen } from '../../job/texts.ts';
 import { domain as stack } from '../stack/domain.ts';
 import type { StackWorks } from '../stack/works.ts';
 import { domain as tooth } from '../tooth/domain.ts';
 import { settled } from './figures.ts';
 import { ringsWork } from './rings-work.ts';
-import { asks, type RingsVocabulary } from './vocabulary.ts';
-import type { RingsState, RingsWorks } from './works.ts';
+import type { RingsVocabulary } from './vocabulary.ts';
+import type { RingsWorks } from './works.ts';
 
 /** Thrust rings under a drive shaft. */
 export const domain: Domain<RingsWorks & StackWorks, RingsVocabulary['school']> = {
@@ -21,8 +21,7 @@ export const domain: Domain<RingsWorks & StackWorks, RingsVocabulary['school']> 
           ? `Shaft height ${lengthPm(len, height.mm, height.uMm, 2)}: ${judgedBy(height.verdict.state, lengthLimits(len, minMm, maxMm))}`
           : null;
       },
-      open: (state, v) =>
-        ringsLeft(state, v) ?? verdictOpen('the height of the shaft', state.work.rings.height?.verdict?.state)
+      open: (state) => verdictOpen('the height of the shaft', state.work.rings.height?.verdict?.state)
     }
   },
   figures: ({ work: { rings } }) =>
@@ -40,15 +39,3 @@ export const domain: Domain<RingsWorks & StackWorks, RingsVocabulary['school']> 
         ]
       : []
 };
-
-/** Where rings are counted out of an engine: those that the count lacks lie in the case. */
-function ringsLeft(state: RingsState, v: StepView): string | null {
-  if (!asks(v, 'ring-count')) return null;
-  const count = (here: boolean) =>
-    state.readings.findLast((r) => r.slot === 'ring-count' && (r.step === v.step.id) === here)?.value;
-  const [drawn, out] = [count(false), count(true)];
-  if (drawn === undefined || out === undefined || drawn === out) return null;
-  return out < drawn
-    ? `${out} of ${drawn} rings are out, the others lie in the case: magnet and lamp`
-    : `${out} rings came out where ${drawn} were drawn`;
-}

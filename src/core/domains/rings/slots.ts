@@ -1,8 +1,23 @@
 import { slotsOf } from '../../job/vocabulary.ts';
 
 export const slots = slotsOf({
-  'ring-count': { label: 'thrust rings', quantity: 'count', gauge: 'eye', required: true, combine: 'last' },
-  ring: { label: 'a ring, thickness', quantity: 'length', gauge: 'micrometer', repeats: true, combine: 'each' },
+  'rings-drawn': { label: 'thrust rings, as drawn', quantity: 'count', gauge: 'eye', required: true, combine: 'last' },
+  'ring-count': {
+    label: 'thrust rings, counted',
+    quantity: 'count',
+    gauge: 'eye',
+    required: true,
+    combine: 'last',
+    countsBack: { slot: 'rings-drawn', missing: 'what is not here lies in the case; magnet and lamp' }
+  },
+  ring: {
+    label: 'a ring, thickness',
+    quantity: 'length',
+    gauge: 'micrometer',
+    repeats: true,
+    combine: 'each',
+    eachOf: 'ring-count'
+  },
   'shaft-bare': { label: 'shaft height with no ring', quantity: 'length', gauge: 'depth', combine: 'mean' },
   'shaft-height': {
     label: 'shaft height on its rings',

@@ -1,6 +1,6 @@
 import type { OnlyIf, Step } from '../../job/run-sheet.ts';
 import { firingSlots, slots } from './slots.ts';
-import { slots as walkSlots } from '../walk/slots.ts';
+import { allBack } from '../walk/slots.ts';
 import type { Use } from '../../job/vocabulary.ts';
 import { step } from './vocabulary.ts';
 
@@ -209,7 +209,7 @@ export const nothingLeft = (u: Use): Step =>
         'part-missing'
       ],
       needs: ['clamp-snug', 'leads-fitted'],
-      slots: [walkSlots['given-out'], walkSlots['counted-back']],
+      slots: allBack,
       surface: 'walk'
     },
     u

@@ -2,5 +2,14 @@ import { slotsOf } from '../../job/vocabulary.ts';
 
 export const slots = slotsOf({
   'given-out': { label: 'tools and loose parts, given out', quantity: 'count', gauge: 'eye', combine: 'last' },
-  'counted-back': { label: 'tools and loose parts, counted back', quantity: 'count', gauge: 'eye', combine: 'last' }
+  'counted-back': {
+    label: 'tools and loose parts, counted back',
+    quantity: 'count',
+    gauge: 'eye',
+    combine: 'last',
+    countsBack: { slot: 'given-out', missing: 'find what is missing before anything turns' }
+  }
 });
+
+/** Everything that was given out for a job, counted back at one step. */
+export const allBack = [slots['given-out'], slots['counted-back']];

@@ -1,6 +1,5 @@
-import type { JobState, StepView } from '../../job/domain.ts';
+import type { JobState } from '../../job/domain.ts';
 import { list } from '../../job/texts.ts';
-import { lastOf } from '../../job/readings.ts';
 
 /** Something temporary that this job put on or in: whether it still is, and who took it off when. */
 export interface WalkRow {
@@ -39,28 +38,8 @@ export function walkRows(state: JobState): WalkRow[] {
   return [...rows.values()];
 }
 
-/** Tools and parts given out against those counted back at a walk; null while neither was counted. */
-export function counted(state: JobState, stepId: string): { out: number | null; back: number | null } {
-  const mine = state.readings.filter((r) => r.step === stepId);
-  return {
-    out: lastOf(mine, 'given-out')?.value ?? null,
-    back: lastOf(mine, 'counted-back')?.value ?? null
-  };
-}
-
-export function walkHeadline(state: JobState, v: StepView): string | null {
-  const { out, back } = counted(state, v.step.id);
+/** What is still on or in holds the headline; the counts speak for themselves once nothing is. */
+export function walkHeadline(state: JobState): string | null {
   const left = walkRows(state).filter((r) => r.still);
-  if (left.length) return `Not yet right: ${list(left.map((r) => r.on))}`;
-  if (out !== null && back !== null && out === back) return `${back} given out, ${back} counted back: nothing is left`;
-  return null;
-}
-
-export function walkOpen(state: JobState, v: StepView): string | null {
-  const { out, back } = counted(state, v.step.id);
-  if (out === null && back === null) return null;
-  if (out === null || back === null)
-    return out === null ? 'how many were given out was not counted' : 'nothing was counted back yet';
-  if (back < out) return `${out - back} of the ${out} given out are missing: find them before anything turns`;
-  return back > out ? 'more came back than was given out: count both again' : null;
+  return left.length ? `Not yet right: ${list(left.map((r) => r.on))}` : null;
 }

@@ -1,7 +1,9 @@
 <script lang="ts">
   import { byLastGauge, readBy } from '$core/job/readings.ts';
   import type { Reading } from '$core/job/replayed.ts';
+  import type { Slot } from '$core/job/run-sheet.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
+  import Counting from './Counting.svelte';
   import ReadingText from '../job/ReadingText.svelte';
   import type { ReadingLine } from '../job/line.svelte.ts';
   import type { JobSession } from '../job/session.svelte.ts';
@@ -21,6 +23,12 @@
   );
   const readings = $derived(session.readings(stepId));
 
+  /** a running count is what it came to last */
+  function ofSlot(s: Slot): Reading[] {
+    const mine = readings.filter((r) => r.slot === s.slot);
+    return s.quantity === 'count' && s.combine === 'last' ? mine.slice(-1) : mine;
+  }
+
   function readNext(slot: string) {
     if (!line) return;
     line.prefer = slot;
@@ -28,13 +36,14 @@
   }
 </script>
 
+<Counting {session} {stepId} sayable={line !== undefined && !session.state.closed} />
 {#if slots.length}
   <table>
     <caption class="only-read">Figures of this step</caption>
     <thead><tr><th>figure</th><th class="n">read</th><th>by</th></tr></thead>
     <tbody>
       {#each slots as s (s.slot)}
-        {@const mine = readings.filter((r) => r.slot === s.slot)}
+        {@const mine = ofSlot(s)}
         {@const counted = s.combine === 'mean' ? byLastGauge(mine) : mine}
         {@const next = line?.aim?.as === s.slot}
         {#each mine as r, k (r.id)}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { counted, walkRows } from '$core/domains/walk/walk.ts';
+  import { walkRows } from '$core/domains/walk/walk.ts';
   import { timeText } from '$lib/reader/dates.ts';
   import Readings from '../Readings.svelte';
   import type { SurfaceProps } from '../props.ts';
@@ -7,8 +7,6 @@
   let { session, stepId, line, prefs, onamend }: SurfaceProps = $props();
   const rows = $derived(walkRows(session.state));
   const left = $derived(rows.filter((r) => r.still).length);
-  const c = $derived(counted(session.state, stepId));
-  const missing = $derived(c.out !== null && c.back !== null ? c.out - c.back : null);
 </script>
 
 <div class="beside" style="--second: 1fr">
@@ -17,9 +15,6 @@
         {rows.length - left} of {rows.length} off
       </p>{/if}
     <Readings {session} {stepId} {line} {prefs} {onamend} />
-    {#if missing !== null && missing !== 0}
-      <p class="big out" role="alert">{missing > 0 ? `${missing} missing` : `${-missing} too many`}</p>
-    {/if}
   </div>
   <table data-testid="walk">
     <caption class="only-read">What this job had on or in</caption>

@@ -1,0 +1,83 @@
+import type { JobState, StepView } from './domain.ts';
+import { lastOf } from './readings.ts';
+import type { RunSheet, Slot, Step } from './run-sheet.ts';
+
+/** A count of a step: what is counted, against how many it goes, and how many it has come to. */
+export interface Tally {
+  slot: Slot;
+  /** how many there are, by the count before; null where nothing is counted against, or nobody counted yet */
+  of: number | null;
+  /** what was counted before, as that slot calls it; null where nothing is counted against */
+  ofWhat: string | null;
+  /** how many have been counted; null before the first */
+  n: number | null;
+  /** how many are still to come; below zero where more came than there were; null while one of both is not counted */
+  left: number | null;
+  /** it counts pieces that are read one by one, not a figure that is said */
+  each: boolean;
+}
+
+/** The slots that something else on the run sheet is counted against. */
+const against = (sheet: RunSheet): Set<string> =>
+  new Set(
+    sheet.steps.flatMap((s) => s.slots.flatMap((x) => [x.countsBack?.slot, x.eachOf])).filter((x) => x !== undefined)
+  );
+
+/** What a step counts, slot by slot: counted out, counted back, or one reading for each piece. */
+export function tallies(state: Pick<JobState, 'sheet' | 'readings'>, step: Step): Tally[] {
+  const counted = against(state.sheet);
+  const label = (slot: string) => state.sheet.steps.flatMap((s) => s.slots).find((s) => s.slot === slot)?.label ?? slot;
+  return step.slots.flatMap((slot): Tally[] => {
+    const from = slot.countsBack?.slot ?? slot.eachOf;
+    if (from === undefined && !counted.has(slot.slot)) return [];
+    const mine = state.readings.filter((r) => r.step === step.id && r.slot === slot.slot);
+    const each = slot.eachOf !== undefined;
+    const n = each ? mine.length : (lastOf(mine, slot.slot)?.value ?? null);
+    const of = from === undefined ? null : (lastOf(state.readings, from)?.value ?? null);
+    return [
+      {
+        slot,
+        of,
+        ofWhat: from === undefined ? null : label(from),
+        n,
+        left: of === null || n === null ? null : of - n,
+        each
+      }
+    ];
+  });
+}
+
+/** What the counts of a step leave open, in words; null where all came out even, or nothing was counted. */
+export function tallyOpen(state: JobState, v: StepView): string | null {
+  for (const t of tallies(state, v.step)) {
+    const open = t.ofWhat === null ? null : t.each ? eachOpen(t) : backOpen(t, v.step);
+    if (open !== null) return open;
+  }
+  return null;
+}
+
+function eachOpen({ of, n, left, slot }: Tally): string | null {
+  if (of === null || left === 0) return null;
+  return left! > 0
+    ? `${slot.label}: ${left} of ${of} not read yet`
+    : `${slot.label}: ${n} read where ${of} were counted; take back what was read twice`;
+}
+
+function backOpen({ slot, of, ofWhat, n, left }: Tally, step: Step): string | null {
+  if (of === null) return n === null ? null : `${ofWhat}: not counted`;
+  // counted out at this very step, so the count back is owed here; counted out earlier, the slot says whether it is
+  if (n === null)
+    return step.slots.some((s) => s.slot === slot.countsBack!.slot) ? 'nothing was counted back yet' : null;
+  if (left! > 0) return `${left} of ${of} missing: ${slot.countsBack!.missing}`;
+  return left! < 0 ? `${n} counted where there were ${of}: count both again` : null;
+}
+
+/** The finding of a step that counts something back: all are there, or how many are missing; null before it is counted. */
+export function tallyHeadline(state: JobState, { step }: StepView): string | null {
+  const t = tallies(state, step).findLast((x) => x.slot.countsBack && x.left !== null);
+  if (!t) return null;
+  if (t.left === 0) return `All ${t.of} counted back: nothing is missing`;
+  return t.left! > 0
+    ? `${t.n} of ${t.of} counted back, ${t.left} still missing`
+    : `${t.n} counted back where there were ${t.of}: count both again`;
+}

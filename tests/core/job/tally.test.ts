@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest';
+import { notSettled } from '$core/job/index.ts';
+import { tallies } from '$core/job/tally.ts';
+import { runSheets } from '$core/sheets/index.ts';
+import { engineWith, headline, PlayedJob, SHEET } from '../../support/played.ts';
+
+const job = () => new PlayedJob(engineWith(SHEET), 'refit-same');
+const open = (j: PlayedJob, step: string) => notSettled(j.state, j.view(step));
+const of = (j: PlayedJob, step: string, slot: string) =>
+  tallies(j.state, j.view(step).step).find((t) => t.slot.slot === slot)!;
+
+describe('what is counted out', () => {
+  it('is counted back at a later step, where as many are to come', () => {
+    const j = job();
+    expect(of(j, 'reconnect', 'put-back')).toMatchObject({ of: null, n: null, left: null });
+    j.read('disconnect', 'taken-off', '5');
+    expect(of(j, 'reconnect', 'put-back')).toMatchObject({ of: 5, n: null, left: null });
+    j.read('reconnect', 'put-back', '3');
+    expect(of(j, 'reconnect', 'put-back')).toMatchObject({ of: 5, n: 3, left: 2 });
+    expect(open(j, 'reconnect')).toBe(
+      '2 of 5 missing: find by the labels what still hangs loose; a plug left off is a dead engine'
+    );
+    expect(headline(j, 'reconnect')).toBe('3 of 5 counted back, 2 still missing');
+    // the last count is the one that stands
+    j.read('reconnect', 'put-back', '5');
+    expect(open(j, 'reconnect')).toBeNull();
+    expect(headline(j, 'reconnect')).toBe('All 5 counted back: nothing is missing');
+  });
+  it('is asked for before what comes back says anything', () => {
+    const j = job();
+    j.read('reconnect', 'put-back', '5');
+    expect(open(j, 'reconnect')).toBe('plugs and cables taken off: not counted');
+    expect(j.tryTo({ kind: 'done', step: 'disconnect' }).ok).toBe(false);
+  });
+  it('never comes back as more than it was', () => {
+    const j = job();
+    j.read('disconnect', 'taken-off', '5');
+    j.read('reconnect', 'put-back', '6');
+    expect(open(j, 'reconnect')).toBe('6 counted where there were 5: count both again');
+    expect(headline(j, 'reconnect')).toBe('6 counted back where there were 5: count both again');
+  });
+  it('counted again at its own step moves what is still to come', () => {
+    const j = job();
+    j.read('disconnect', 'taken-off', '5');
+    j.read('reconnect', 'put-back', '5');
+    j.read('disconnect', 'taken-off', '6');
+    expect(of(j, 'reconnect', 'put-back').left).toBe(1);
+  });
+});
+
+describe('pieces that are read one by one', () => {
+  const rings = () => {
+    const j = new PlayedJob(engineWith(SHEET), 'open-case');
+    j.read('inventory', 'rings-drawn', '2');
+    j.read('inventory', 'ring-count', '2');
+    return j;
+  };
+  it('are as many as were counted', () => {
+    const j = rings();
+    expect(open(j, 'inventory')).toBe('a ring, thickness: 2 of 2 not read yet');
+    j.read('inventory', 'ring', '1.50');
+    expect(of(j, 'inventory', 'ring')).toMatchObject({ of: 2, n: 1, left: 1, each: true });
+    j.read('inventory', 'ring', '2.00');
+    expect(open(j, 'inventory')).toBeNull();
+    j.read('inventory', 'ring', '2.00');
+    expect(open(j, 'inventory')).toBe('a ring, thickness: 3 read where 2 were counted; take back what was read twice');
+  });
+});
+
+describe.each(runSheets.map((s) => [s.id, s] as const))('every count of %s', (_, sheet) => {
+  it('has what it is counted against at the same step or an earlier one', () => {
+    const seen = new Set<string>();
+    for (const step of sheet.steps) {
+      for (const s of step.slots) seen.add(s.slot);
+      for (const s of step.slots)
+        for (const from of [s.countsBack?.slot, s.eachOf])
+          if (from !== undefined) expect([...seen], `${step.id}: ${s.slot}`).toContain(from);
+    }
+  });
+  it('is counted back: what a step asks to be counted out comes back at a later one', () => {
+    const back = new Set(sheet.steps.flatMap((x) => x.slots.flatMap((s) => s.countsBack?.slot ?? [])));
+    const out = sheet.steps.flatMap((x) =>
+      x.slots.filter((s) => /-out$|^taken-off$/.test(s.slot) && s.quantity === 'count')
+    );
+    for (const s of out) expect([...back]).toContain(s.slot);
+  });
+});
