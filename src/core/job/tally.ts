@@ -72,12 +72,15 @@ function backOpen({ slot, of, ofWhat, n, left }: Tally, step: Step): string | nu
   return left! < 0 ? `${n} counted where there were ${of}: count both again` : null;
 }
 
-/** The finding of a step that counts something back: all are there, or how many are missing; null before it is counted. */
+/** The finding of a step that counts back: what is missing, or that all are there; null before anything is counted back. */
 export function tallyHeadline(state: JobState, { step }: StepView): string | null {
-  const t = tallies(state, step).findLast((x) => x.slot.countsBack && x.left !== null);
-  if (!t) return null;
-  if (t.left === 0) return `All ${t.of} counted back: nothing is missing`;
-  return t.left! > 0
-    ? `${t.n} of ${t.of} counted back, ${t.left} still missing`
-    : `${t.n} counted back where there were ${t.of}: count both again`;
+  const counted = tallies(state, step).filter((t) => t.slot.countsBack && t.left !== null);
+  const uneven = counted.find((t) => t.left !== 0);
+  const said = (uneven ? [uneven] : counted).map((t) => `${t.slot.label}: ${cameTo(t)}`).join('; ');
+  return said === '' ? null : said.charAt(0).toUpperCase() + said.slice(1);
+}
+
+function cameTo({ of, n, left }: Tally): string {
+  if (left === 0) return `all ${of} are there`;
+  return left! > 0 ? `${n} of ${of}, ${left} still missing` : `${n} where there were ${of}, count both again`;
 }

@@ -115,14 +115,14 @@ describe('the shaft out and in', () => {
     expect(notSettled(job.state, job.view('rings-out'))).toBe(
       '1 of 3 missing: what is not here lies in the case; magnet and lamp'
     );
-    expect(headline(job, 'rings-out')).toBe('2 of 3 counted back, 1 still missing');
+    expect(headline(job, 'rings-out')).toBe('Thrust rings lifted out: 2 of 3, 1 still missing');
     expect(job.tryTo({ kind: 'done', step: 'rings-out' }).ok).toBe(false);
     job.read('rings-out', 'ring-count', '3');
     // each ring that was counted is measured
     expect(notSettled(job.state, job.view('rings-out'))).toBe('a ring, thickness: 3 of 3 not read yet');
     for (const t of ['1.50', '1.52', '0.80']) job.read('rings-out', 'ring', t);
     expect(notSettled(job.state, job.view('rings-out'))).toBeNull();
-    expect(headline(job, 'rings-out')).toBe('All 3 counted back: nothing is missing');
+    expect(headline(job, 'rings-out')).toBe('Thrust rings lifted out: all 3 are there');
     for (const id of ['rings-out', 'inspect', 'rings-in']) job.done(id);
     job.read('shaft-in', 'drive-slot', '113');
     expect(notSettled(job.state, job.view('shaft-in'))).toBe('the slot stands one tooth out');

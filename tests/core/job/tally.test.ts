@@ -20,11 +20,11 @@ describe('what is counted out', () => {
     expect(open(j, 'reconnect')).toBe(
       '2 of 5 missing: find by the labels what still hangs loose; a plug left off is a dead engine'
     );
-    expect(headline(j, 'reconnect')).toBe('3 of 5 counted back, 2 still missing');
+    expect(headline(j, 'reconnect')).toBe('Plugs and cables put back: 3 of 5, 2 still missing');
     // the last count is the one that stands
     j.read('reconnect', 'put-back', '5');
     expect(open(j, 'reconnect')).toBeNull();
-    expect(headline(j, 'reconnect')).toBe('All 5 counted back: nothing is missing');
+    expect(headline(j, 'reconnect')).toBe('Plugs and cables put back: all 5 are there');
   });
   it('is asked for before what comes back says anything', () => {
     const j = job();
@@ -37,7 +37,20 @@ describe('what is counted out', () => {
     j.read('disconnect', 'taken-off', '5');
     j.read('reconnect', 'put-back', '6');
     expect(open(j, 'reconnect')).toBe('6 counted where there were 5: count both again');
-    expect(headline(j, 'reconnect')).toBe('6 counted back where there were 5: count both again');
+    expect(headline(j, 'reconnect')).toBe('Plugs and cables put back: 6 where there were 5, count both again');
+  });
+  it('of several says first what does not come out', () => {
+    const j = job();
+    j.read('cover', 'small-parts-out', '9');
+    j.read('sweep', 'small-parts-back', '8');
+    j.read('sweep', 'given-out', '14');
+    j.read('sweep', 'counted-back', '14');
+    expect(open(j, 'sweep')).toMatch(/^1 of 9 missing: never turn the engine until it is found/);
+    expect(headline(j, 'sweep')).toBe('Small parts back in place: 8 of 9, 1 still missing');
+    j.read('sweep', 'small-parts-back', '9');
+    expect(headline(j, 'sweep')).toBe(
+      'Small parts back in place: all 9 are there; tools counted back: all 14 are there'
+    );
   });
   it('counted again at its own step moves what is still to come', () => {
     const j = job();

@@ -39,6 +39,6 @@ describe('the walk before a start', () => {
     j.read('sweep-list', 'counted-back', '14');
     expect(open(j)).toBeNull();
     j.done('off');
-    expect(headline(j, 'sweep-list')).toBe('All 14 counted back: nothing is missing');
+    expect(headline(j, 'sweep-list')).toBe('Tools counted back: all 14 are there');
   });
 });

@@ -2,14 +2,14 @@ import { slotsOf } from '../../job/vocabulary.ts';
 
 export const slots = slotsOf({
   'small-parts-out': {
-    label: 'small parts, laid out',
+    label: 'small parts laid out',
     quantity: 'count',
     gauge: 'eye',
     required: true,
     combine: 'last'
   },
   'small-parts-back': {
-    label: 'small parts, on or in again',
+    label: 'small parts back in place',
     quantity: 'count',
     gauge: 'eye',
     required: true,

@@ -3,7 +3,7 @@ import { slotsOf } from '../../job/vocabulary.ts';
 export const slots = slotsOf({
   'rings-drawn': { label: 'thrust rings, as drawn', quantity: 'count', gauge: 'eye', required: true, combine: 'last' },
   'ring-count': {
-    label: 'thrust rings, counted',
+    label: 'thrust rings counted',
     quantity: 'count',
     gauge: 'eye',
     required: true,

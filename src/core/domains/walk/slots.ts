@@ -1,9 +1,9 @@
 import { slotsOf } from '../../job/vocabulary.ts';
 
 export const slots = slotsOf({
-  'given-out': { label: 'tools and loose parts, given out', quantity: 'count', gauge: 'eye', combine: 'last' },
+  'given-out': { label: 'tools given out', quantity: 'count', gauge: 'eye', combine: 'last' },
   'counted-back': {
-    label: 'tools and loose parts, counted back',
+    label: 'tools counted back',
     quantity: 'count',
     gauge: 'eye',
     combine: 'last',

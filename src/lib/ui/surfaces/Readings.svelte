@@ -1,9 +1,9 @@
 <script lang="ts">
   import { byLastGauge, readBy } from '$core/job/readings.ts';
   import type { Reading } from '$core/job/replayed.ts';
-  import type { Slot } from '$core/job/run-sheet.ts';
+  import { tallies } from '$core/job/tally.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
-  import Counting from './Counting.svelte';
+  import CountCells from './CountCells.svelte';
   import ReadingText from '../job/ReadingText.svelte';
   import type { ReadingLine } from '../job/line.svelte.ts';
   import type { JobSession } from '../job/session.svelte.ts';
@@ -22,12 +22,9 @@
     session.sheet.steps.find((s) => s.id === stepId)?.slots.filter((s) => !without.includes(s.slot)) ?? []
   );
   const readings = $derived(session.readings(stepId));
-
-  /** a running count is what it came to last */
-  function ofSlot(s: Slot): Reading[] {
-    const mine = readings.filter((r) => r.slot === s.slot);
-    return s.quantity === 'count' && s.combine === 'last' ? mine.slice(-1) : mine;
-  }
+  const counts = $derived(
+    session.sheet.steps.filter((s) => s.id === stepId).flatMap((step) => tallies(session.state, step))
+  );
 
   function readNext(slot: string) {
     if (!line) return;
@@ -36,17 +33,29 @@
   }
 </script>
 
-<Counting {session} {stepId} sayable={line !== undefined && !session.state.closed} />
 {#if slots.length}
   <table>
     <caption class="only-read">Figures of this step</caption>
     <thead><tr><th>figure</th><th class="n">read</th><th>by</th></tr></thead>
     <tbody>
       {#each slots as s (s.slot)}
-        {@const mine = ofSlot(s)}
+        {@const mine = readings.filter((r) => r.slot === s.slot)}
+        {@const count = counts.find((t) => t.slot.slot === s.slot)}
         {@const counted = s.combine === 'mean' ? byLastGauge(mine) : mine}
         {@const next = line?.aim?.as === s.slot}
-        {#each mine as r, k (r.id)}
+        {#if count}
+          <tr class:next aria-label={s.label}
+            ><td>{@render name(s)}</td><CountCells
+              {session}
+              {stepId}
+              {count}
+              {prefs}
+              {onamend}
+              sayable={line !== undefined && !session.state.closed}
+            /></tr
+          >
+        {/if}
+        {#each count && !count.each ? [] : mine as r, k (r.id)}
           <tr class:next={next && k === mine.length - 1}
             ><td
               >{#if k === 0}{@render name(s)}{/if}</td
@@ -56,10 +65,10 @@
             ></tr
           >
         {:else}
-          <tr class:next
-            ><td>{@render name(s)}</td><td class="n quiet" colspan="2">{s.required ? 'needed' : 'if it is read'}</td
-            ></tr
-          >
+          {#if !count}<tr class:next
+              ><td>{@render name(s)}</td><td class="n quiet" colspan="2">{s.required ? 'needed' : 'if it is read'}</td
+              ></tr
+            >{/if}
         {/each}
       {/each}
     </tbody>

@@ -9,7 +9,7 @@
   const left = $derived(rows.filter((r) => r.still).length);
 </script>
 
-<div class="beside" style="--second: 1fr">
+<div class="beside" style="--first: 1.25fr">
   <div>
     {#if rows.length}<p class="big" class:out={left > 0} role="status">
         {rows.length - left} of {rows.length} off
