@@ -5,6 +5,7 @@ import type { Reading, Replayed } from './replayed.ts';
 import { ruleOf } from './rules.ts';
 import type { Act } from './acts.ts';
 import type { RunSheet, Step } from './run-sheet.ts';
+import { isRunning } from './running-count.ts';
 
 type Written = Exclude<JobEvent, { kind: 'undo' | 'amend' }>;
 
@@ -53,6 +54,13 @@ export function replay(
       if (e.kind === 'reading') {
         const reading = readingOf(e);
         readings.set(e.id, reading);
+        if (
+          isRunning(
+            sheet,
+            steps.get(e.step)?.slots.find((s) => s.slot === e.slot)
+          )
+        )
+          r.readings = r.readings.filter((x) => x.step !== e.step || x.slot !== e.slot);
         r.readings.push(reading);
       } else apply(r, { sheet, steps, flagOf }, e);
       const step = 'step' in e && e.step !== undefined ? steps.get(e.step) : undefined;

@@ -1,6 +1,7 @@
 import type { JobState, StepView } from './domain.ts';
 import { lastOf } from './readings.ts';
-import type { RunSheet, Slot, Step } from './run-sheet.ts';
+import type { Slot, Step } from './run-sheet.ts';
+import { countedAgainst } from './running-count.ts';
 
 /** A count of a step: what is counted, against how many it goes, and how many it has come to. */
 export interface Tally {
@@ -17,15 +18,9 @@ export interface Tally {
   each: boolean;
 }
 
-/** The slots that something else on the run sheet is counted against. */
-const against = (sheet: RunSheet): Set<string> =>
-  new Set(
-    sheet.steps.flatMap((s) => s.slots.flatMap((x) => [x.countsBack?.slot, x.eachOf])).filter((x) => x !== undefined)
-  );
-
 /** What a step counts, slot by slot: counted out, counted back, or one reading for each piece. */
 export function tallies(state: Pick<JobState, 'sheet' | 'readings'>, step: Step): Tally[] {
-  const counted = against(state.sheet);
+  const counted = countedAgainst(state.sheet);
   const label = (slot: string) => state.sheet.steps.flatMap((s) => s.slots).find((s) => s.slot === slot)?.label ?? slot;
   return step.slots.flatMap((slot): Tally[] => {
     const from = slot.countsBack?.slot ?? slot.eachOf;

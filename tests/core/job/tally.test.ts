@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { jobCard } from '$core/job/card.ts';
 import { notSettled } from '$core/job/index.ts';
 import { tallies } from '$core/job/tally.ts';
 import { runSheets } from '$core/sheets/index.ts';
-import { engineWith, headline, PlayedJob, SHEET } from '../../support/played.ts';
+import { engineWith, headline, mm, PlayedJob, SHEET } from '../../support/played.ts';
 
 const job = () => new PlayedJob(engineWith(SHEET), 'refit-same');
 const open = (j: PlayedJob, step: string) => notSettled(j.state, j.view(step));
@@ -38,6 +39,21 @@ describe('what is counted out', () => {
     j.read('reconnect', 'put-back', '6');
     expect(open(j, 'reconnect')).toBe('6 counted where there were 5: count both again');
     expect(headline(j, 'reconnect')).toBe('Plugs and cables put back: 6 where there were 5, count both again');
+  });
+  it('tapped one by one stands as what it came to, also on the card, and taken back it is one less', () => {
+    const j = job();
+    const taps = ['1', '2', '3'].map((n) => j.read('disconnect', 'taken-off', n));
+    const stands = () =>
+      jobCard(j.state, j.engine, mm)
+        .readings.filter((r) => r.label === 'plugs and cables taken off')
+        .map((r) => r.reading.value);
+    expect(stands()).toEqual([3]);
+    j.say({ kind: 'undo', undoes: taps[2]!.id });
+    expect(stands()).toEqual([2]);
+    // other figures that are read again keep what was read before
+    j.read('base-before', 'base-before', '9b');
+    j.read('base-before', 'base-before', '9.5b');
+    expect(j.state.readings.filter((r) => r.slot === 'base-before')).toHaveLength(2);
   });
   it('of several says first what does not come out', () => {
     const j = job();
