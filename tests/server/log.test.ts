@@ -2,12 +2,13 @@ import { randomUUID } from 'node:crypto';
 import { jobPage } from '$lib/server/jobs/job-page.ts';
 import { enterValues } from '$lib/server/repositories/engines.ts';
 import { logThrough } from '$lib/server/jobs/log-through.ts';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { EventInput } from '$core/job/event-input.ts';
 import type { Person } from '$core/job/index.ts';
 import { getPool } from '$lib/server/db/pool.ts';
 import { append } from '$lib/server/jobs/append.ts';
 import { derive, derivedSettled, rebuild } from '$lib/server/jobs/derive.ts';
+import { fromColumns } from '$lib/reader/columns.ts';
 import { logOf } from '$lib/server/repositories/events.ts';
 import { LIST_PAGE } from '$lib/server/find.ts';
 import { CORE_VERSION } from '$lib/server/core-version.ts';
@@ -191,6 +192,23 @@ describe('the log of a page', () => {
       expect(log).toEqual(await logOf(id));
       expect(log).toHaveLength(seq);
     }
+  });
+  it('comes with all that the screen shows in one question to the database', async () => {
+    const { jobId: id } = await smallWorkshop();
+    await append(id, { id: randomUUID(), kind: 'remark', text: 'one' }, by);
+    await derivedSettled();
+    const asked = vi.spyOn(getPool(), 'query');
+    try {
+      expect((await jobPage(id, by.id)).log.rows).toBe(1);
+      expect(asked).toHaveBeenCalledTimes(1);
+    } finally {
+      asked.mockRestore();
+    }
+    // two screens at once are told the same, whatever either knew before
+    await append(id, { id: randomUUID(), kind: 'remark', text: 'two' }, by);
+    const [a, b] = await Promise.all([jobPage(id, by.id), jobPage(id, null)]);
+    expect(fromColumns(a.log)).toEqual(await logOf(id));
+    expect(fromColumns(b.log)).toEqual(await logOf(id));
   });
   it('carries one engine while the engine says the same, and another when its sheet has changed', async () => {
     const { jobId: id, engineId: its } = await smallWorkshop();

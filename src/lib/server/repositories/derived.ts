@@ -178,6 +178,25 @@ interface EarlierRow {
   newest: boolean;
 }
 
+export type EngineBeforeRow = EngineRow & { earlier: EarlierRow[] | null };
+export interface EngineBefore {
+  engine: EngineWithVersion;
+  marks: EarlierMark[];
+  figures: Record<string, EarlierFigure>;
+}
+
+/** An engine as a job sees it; names and places of our own statements alone go in. */
+export const ENGINE_BEFORE = (engine: string, job: string, keys: string): string =>
+  `SELECT ${ENGINE_COLUMNS}, (
+     SELECT json_agg(f ORDER BY f.opened_at, f."jobId") FROM (
+       SELECT f.job_id AS "jobId", f.key, j.opened_at, ${isoOf('j.opened_at')} AS at, f.value, f.u, f.proved, f.output,
+         row_number() OVER (PARTITION BY f.key ORDER BY j.opened_at DESC, j.id DESC) = 1 AS newest
+       FROM job me JOIN job j ON j.engine_id = me.engine_id AND (j.opened_at, j.id) < (me.opened_at, me.id)
+       JOIN job_figure f ON f.job_id = j.id AND (f.key = ANY(${keys}) OR f.key = 'mark')
+       WHERE me.id = ${job}) f
+     WHERE newest OR (key = 'mark' AND proved)) AS earlier
+   ${ENGINE_FROM} WHERE e.id = ${engine}`;
+
 /**
  * An engine as a job sees it, as one question: its data sheet, and what jobs before this one settled: the newest figure of
  * each key, and every error of the mark where true TDC was found and the mark judged, oldest first.
@@ -187,22 +206,18 @@ export async function engineBefore(
   jobId: string,
   keys: readonly string[],
   on?: Queryable
-): Promise<{ engine: EngineWithVersion; marks: EarlierMark[]; figures: Record<string, EarlierFigure> }> {
-  const [row] = await query<EngineRow & { earlier: EarlierRow[] | null }>(
+): Promise<EngineBefore> {
+  const [row] = await query<EngineBeforeRow>(
     'engine-before',
-    `SELECT ${ENGINE_COLUMNS}, (
-       SELECT json_agg(f ORDER BY f.opened_at, f."jobId") FROM (
-         SELECT f.job_id AS "jobId", f.key, j.opened_at, ${isoOf('j.opened_at')} AS at, f.value, f.u, f.proved, f.output,
-           row_number() OVER (PARTITION BY f.key ORDER BY j.opened_at DESC, j.id DESC) = 1 AS newest
-         FROM job me JOIN job j ON j.engine_id = me.engine_id AND (j.opened_at, j.id) < (me.opened_at, me.id)
-         JOIN job_figure f ON f.job_id = j.id AND (f.key = ANY($3) OR f.key = 'mark')
-         WHERE me.id = $2) f
-       WHERE newest OR (key = 'mark' AND proved)) AS earlier
-     ${ENGINE_FROM} WHERE e.id = $1`,
+    ENGINE_BEFORE('$1', '$2', '$3'),
     [engineId, jobId, keys],
     on
   );
   if (!row) throw notFound('engine');
+  return toEngineBefore(row, keys);
+}
+
+export function toEngineBefore(row: EngineBeforeRow, keys: readonly string[]): EngineBefore {
   const earlier = row.earlier ?? [];
   return {
     engine: toEngine(row),

@@ -2,7 +2,7 @@ import type { EventBody, JobEvent } from '$core/job/index.ts';
 import { isoOf } from './iso.ts';
 import { query, type Queryable } from '../db/pool.ts';
 
-type EventRow = {
+export type EventRow = {
   id: string;
   seq: number;
   kind: string;
@@ -27,16 +27,26 @@ const SELECT = `
          e.replaces, e.basis, e.undoes, e.reason, e.body
   FROM event e JOIN person p ON p.id = e.by_person`;
 
+/**
+ * A piece of a log as one value: hundreds of rows are taken apart once and not column by column. Names and places of our own
+ * statements alone go in.
+ */
+export const LOG = (job: string, after: string, through: string): string =>
+  `(SELECT json_agg(l ORDER BY l.seq) FROM (${SELECT} WHERE e.job_id = ${job} AND e.seq > ${after} AND e.seq <= ${through}) l)`;
+
 /** The log of a job after a sequence number and through another, in order. */
 export async function logOf(jobId: string, after = 0, on?: Queryable, through = 2 ** 31 - 1): Promise<JobEvent[]> {
-  // as one value: a log of hundreds of rows is taken apart once and not column by column
   const [row] = await query<{ log: EventRow[] | null }>(
     'event-log',
-    `SELECT json_agg(l ORDER BY l.seq) AS log FROM (${SELECT} WHERE e.job_id = $1 AND e.seq > $2 AND e.seq <= $3) l`,
+    `SELECT ${LOG('$1', '$2', '$3')} AS log`,
     [jobId, after, through],
     on
   );
-  const rows = row?.log ?? [];
+  return toLog(row?.log ?? []);
+}
+
+/** Rows of a log as its events. */
+export function toLog(rows: readonly EventRow[]): JobEvent[] {
   // one object a person and a gauge: the page that carries the log then says each once
   const shared = new Map<string, unknown>();
   const once = <T>(key: string, x: T): T => {

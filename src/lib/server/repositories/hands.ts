@@ -4,6 +4,9 @@ import type { Learnt } from '$core/tray/hands.ts';
 import { query, type Queryable } from '../db/pool.ts';
 
 const SUMS = 'sum(dof)::int AS dof, sum(ss) AS ss, sum(n)::int AS n';
+/** What the repeats of a person told on every job but one; places of our own statements alone go in. */
+export const LEARNT = (person: string, exceptJob: string): string =>
+  `SELECT kind, ${SUMS} FROM job_hand WHERE person_id = ${person} AND job_id <> ${exceptJob} GROUP BY kind`;
 
 /** What the repeats of a person told on every job but one, by gauge kind: a job is not judged twice with its own. */
 export async function learntOf(
@@ -11,14 +14,14 @@ export async function learntOf(
   exceptJob: string,
   on?: Queryable
 ): Promise<Partial<Record<GaugeKind, Learnt>>> {
-  const rows = await query<Learnt & { kind: GaugeKind }>(
-    'hands-of',
-    `SELECT kind, ${SUMS} FROM job_hand WHERE person_id = $1 AND job_id <> $2 GROUP BY kind`,
-    [person, exceptJob],
-    on
-  );
-  return Object.fromEntries(rows.map(({ kind, ...learnt }) => [kind, learnt]));
+  const rows = await query<LearntRow>('hands-of', LEARNT('$1', '$2'), [person, exceptJob], on);
+  return byKind(rows);
 }
+
+export type LearntRow = Learnt & { kind: GaugeKind };
+/** What repeats told, by gauge kind. */
+export const byKind = (rows: readonly LearntRow[]): Partial<Record<GaugeKind, Learnt>> =>
+  Object.fromEntries(rows.map(({ kind, ...learnt }) => [kind, learnt]));
 
 /** The same of everybody, over all jobs. */
 export const learntByAll = () =>

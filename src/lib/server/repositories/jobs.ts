@@ -15,25 +15,12 @@ export type JobRow = {
   lastSeq: number;
 };
 
-const COLUMNS = `j.id, j.engine_id AS "engineId", e.name AS "engineName", j.sheet, j.promised_on::text AS "promisedOn",
+export const JOB_COLUMNS = `j.id, j.engine_id AS "engineId", e.name AS "engineName", j.sheet, j.promised_on::text AS "promisedOn",
   p.name AS "openedBy", j.opened_at AS "openedAt", j.last_seq AS "lastSeq"`;
-const FROM = 'FROM job j JOIN engine e ON e.id = j.engine_id JOIN person p ON p.id = j.opened_by';
+export const JOB_FROM = 'FROM job j JOIN engine e ON e.id = j.engine_id JOIN person p ON p.id = j.opened_by';
 
 export async function jobById(id: string, on?: Queryable): Promise<JobRow> {
-  const [row] = await query<JobRow>('job-by-id', `SELECT ${COLUMNS} ${FROM} WHERE j.id = $1`, [id], on);
-  if (!row) throw notFound('job');
-  return row;
-}
-
-/** A job for its screen, and whether any job of its engine is behind, as one question. */
-export async function jobShown(id: string, coreVersion: string): Promise<JobRow & { engineBehind: boolean }> {
-  const [row] = await query<JobRow & { engineBehind: boolean }>(
-    'job-shown',
-    `SELECT ${COLUMNS}, EXISTS (
-       SELECT FROM job o LEFT JOIN job_line l ON l.job_id = o.id
-       WHERE o.engine_id = j.engine_id AND ${behind('o', '$2')}) AS "engineBehind" ${FROM} WHERE j.id = $1`,
-    [id, coreVersion]
-  );
+  const [row] = await query<JobRow>('job-by-id', `SELECT ${JOB_COLUMNS} ${JOB_FROM} WHERE j.id = $1`, [id], on);
   if (!row) throw notFound('job');
   return row;
 }
@@ -106,7 +93,7 @@ const floorText = (words: number): string => `
       OR EXISTS (SELECT FROM event w JOIN person wp ON wp.id = w.by_person WHERE w.job_id = j.id AND w.seq = j.last_seq AND wp.name = $1))
       ${Array.from({ length: words }, (_, k) => `AND (position($${5 + 2 * k}::text in hay.text) > 0 OR j.sheet = ANY($${6 + 2 * k}::text[]))`).join('\n      ')}
   ), page AS (SELECT * FROM found f ${ORDER('f')} LIMIT $2 OFFSET $3)
-  SELECT counts.of AS counts, page.id IS NOT NULL AS "onPage", ${COLUMNS}, e.summary, ${behind('j', '$4')} AS behind,
+  SELECT counts.of AS counts, page.id IS NOT NULL AS "onPage", ${JOB_COLUMNS}, e.summary, ${behind('j', '$4')} AS behind,
          l.next, l.waits, l.waits_text AS "waitsText", l.rank, l.done, l.total, lp.name AS "lastBy", le.at AS "lastAt"
   FROM (SELECT coalesce(json_object_agg(coalesce(w.waits, ''), w.n), '{}') AS of
         FROM (SELECT waits, count(*)::int AS n FROM found GROUP BY waits) w) counts
@@ -137,7 +124,7 @@ export async function floor(coreVersion: string, filter: FloorFilter, page: numb
 export const jobsOfEngine = (engineId: string) =>
   query<JobRow & { done: number | null; total: number | null; waits: string | null }>(
     'jobs-of-engine',
-    `SELECT ${COLUMNS}, l.done, l.total, l.waits ${FROM} LEFT JOIN job_line l ON l.job_id = j.id
+    `SELECT ${JOB_COLUMNS}, l.done, l.total, l.waits ${JOB_FROM} LEFT JOIN job_line l ON l.job_id = j.id
      WHERE j.engine_id = $1 ORDER BY j.opened_at DESC LIMIT 100`,
     [engineId]
   );

@@ -21,8 +21,12 @@ const here = new Map<string, Promise<RunSheet>>();
 /** A run sheet with the workings it needs: on the server at hand, in a browser fetched once and kept by its address. */
 export async function loadSheet(ref: SheetRef, fetch: typeof globalThis.fetch): Promise<Loaded> {
   const sheet = await sheetFor(ref, fetch);
-  return { sheet, domains: await loadDomains(sheet.domains) };
+  const known = loaded.get(sheet) ?? { sheet, domains: await loadDomains(sheet.domains) };
+  loaded.set(sheet, known);
+  return known;
 }
+/** one list of workings a sheet: what was worked out with it is found again */
+const loaded = new WeakMap<RunSheet, Loaded>();
 
 /** The same for a job that is being worked on: a browser fetches the trades of later steps when it is idle. */
 export async function loadSheetFor(
