@@ -6,6 +6,8 @@ import { curveMatch } from '$core/calculations/curve/curve-match.ts';
 import type { MatchInput } from '$core/domains/curves/recurve-work.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { CURVE, found, inputs, stock, sweep } from '../support/curve-jobs.ts';
+import { readCurveFile } from '$lib/ui/curves/curve-file.ts';
+import { importSweep } from '$lib/ui/curves/import-sweep.ts';
 import { press as shortcut } from '$lib/ui/keys/keys.ts';
 import { away, button, press, surface, withGeometry } from './support.ts';
 
@@ -46,6 +48,8 @@ beforeEach(() => {
 });
 afterEach(cleanup);
 
+/** the next frame, with which a chart is drawn */
+const frame = () => new Promise(requestAnimationFrame);
 const named = (page: Element, label: string) => page.querySelector<HTMLElement>(`[aria-label="${label}"]`)!;
 const targeted = () => {
   const job = found();
@@ -78,7 +82,7 @@ describe('springs and stop on the drawing', () => {
     expect(on.b().getAttribute('aria-valuetext')).toContain('S-14');
     const before = on.curve();
     await fireEvent.click(on.page.querySelectorAll('[data-testid=matches] .pick')[2]!);
-    await tick();
+    await frame();
     expect(on.curve()).not.toBe(before);
   });
   it('are pulled through the tray: each step is a stiffer one, with its predicted curve at once', async () => {
@@ -87,6 +91,7 @@ describe('springs and stop on the drawing', () => {
     const before = on.curve();
     await press(on.a(), 'ArrowRight');
     expect(Number(on.a().getAttribute('aria-valuenow'))).toBeGreaterThanOrEqual(was);
+    await frame();
     expect(on.curve()).not.toBe(before);
     expect(on.page.querySelector('.judged')!.textContent).toMatch(/initial .* starts .* all in .* total/);
     await press(on.a(), 'End');
@@ -208,6 +213,20 @@ describe('the target', () => {
 });
 
 describe('a sweep as it is read', () => {
+  it('of a file comes a few points a frame, and is whole in the end', async () => {
+    const on = await surface(new PlayedJob(engineWith(CURVE), 'recurve'), 'baseline');
+    const points = () => on.page.querySelectorAll('tbody tr').length;
+    const before = points();
+    const table = readCurveFile(
+      ['rpm,deg', ...Array.from({ length: 40 }, (_, k) => `${650 + 50 * k},${9 + k / 2}`)].join('\n')
+    );
+    importSweep(on.session, 'baseline', table, 'engine', 'strobe');
+    expect(on.session.state.work.sweeps[0]!.points).toHaveLength(40);
+    await tick();
+    expect(points()).toBeGreaterThan(before);
+    expect(points()).toBeLessThan(20);
+    await waitFor(() => expect(points()).toBe(40));
+  });
   it('stands in a table beside the chart, every point with its limits, and the fit below', async () => {
     const on = await surface(found(), 'baseline');
     expect(on.rows('table tbody tr').length).toBe(inputs.up.length + inputs.down.length);

@@ -189,6 +189,7 @@
     return () => {
       gone = true;
       chart?.destroy();
+      chart = null;
     };
   });
   $effect(() => {
@@ -198,10 +199,15 @@
     const look = scales(picture.maxRpm, dragged ? stillTop : top);
     if (!ready || !chart) return;
     if (!dragged) stillTop = top;
-    chart.data.datasets = next;
-    chart.options.scales = look;
-    chart.update('none');
-    untrack(() => drawn++);
+    // with the frame, and not with what else the same word changes on the page
+    const frame = requestAnimationFrame(() => {
+      if (!chart) return;
+      chart.data.datasets = next;
+      chart.options.scales = look;
+      chart.update('none');
+      drawn++;
+    });
+    return () => cancelAnimationFrame(frame);
   });
 
   const place = (p: Point) => {

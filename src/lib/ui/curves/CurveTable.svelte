@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Reading } from '$core/job/replayed.ts';
   import type { SweepWork } from '$core/domains/curves/sweep-work.ts';
   import { formatSpeed } from '$core/units/format.ts';
@@ -15,6 +16,16 @@
   const MOST = 60;
   let all = $state(false);
   const shown = $derived(all || judged.length <= MOST ? judged : judged.slice(-MOST));
+  /** points that come many at once, as from a file, are put down a few a frame */
+  const A_FRAME = 12;
+  let down = $state(untrack(() => shown.length));
+  const rows = $derived(shown.length - down > A_FRAME ? shown.slice(0, down + A_FRAME) : shown);
+  $effect(() => {
+    const now = rows.length;
+    if (now === down) return;
+    const frame = requestAnimationFrame(() => (down = now));
+    return () => cancelAnimationFrame(frame);
+  });
 </script>
 
 {#if shown.length < judged.length}
@@ -30,7 +41,7 @@
     ></thead
   >
   <tbody>
-    {#each shown as { p, j } (p.n)}
+    {#each rows as { p, j } (p.n)}
       <tr>
         <td class="quiet">{p.dir}</td>
         <td class="n"
