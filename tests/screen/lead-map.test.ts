@@ -2,6 +2,7 @@
 import { tick } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { cleanup, fireEvent } from '@testing-library/svelte';
+import { carriedOver } from '$core/job/carry.ts';
 import { surfaceOf } from '$core/job/domain.ts';
 import { jobCard } from '$core/job/card.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
@@ -92,6 +93,22 @@ describe('the leads as they are found', () => {
     expect(cap(on.page)).toContain('1, 1');
     const open = () => surfaceOf(on.session.state.domains, 'lead-map')!.open!(on.session.state, on.view.selected);
     expect(open()).toContain('mapped twice');
+  });
+  it('mapped on the job before this one say by whom and when, and are still to be looked at', async () => {
+    const before = found();
+    for (const c of ['1', '3', '4', '2']) before.read('map', 'lead-map', c);
+    const job = new PlayedJob(engineWith({ ...SHEET, ...DRIVE }), 'refit-same');
+    const origin = { job: 'f0d4f8a2-0000-4000-8000-000000000001', sheet: 'in-place-check' };
+    for (const c of carriedOver(before.state, origin, job.sheet)) job.say(c);
+    const on = await surface(job, 'map');
+    expect(leads(on.page)).toBe('1 3 4 2');
+    expect(on.text()).toMatch(
+      /Mapped by Ines Farrow on .*2023, on the job before this one: see that each still stands so/
+    );
+    // one that was moved since is this job's own
+    await press(on.page.querySelector('[aria-label="Lead of cylinder 3"]')!, 'ArrowRight');
+    expect(leads(on.page)).toBe('1 4 3 2');
+    expect(on.session.state.readings.map((r) => Boolean(r.from))).toEqual([true, false, false, true]);
   });
   it('are shown, and not read again, where the cap goes back on', async () => {
     const job = found();

@@ -56,13 +56,26 @@ function answers(before: JobState, origin: Omit<Origin, 'at' | 'by'>, to: RunShe
     });
 }
 
-/** What is carried, in words: `float at the gear, push and pull: 0.44 mm`. */
-export function labelOfCarried(c: Carried, to: RunSheet): string {
-  if (c.kind === 'reading') {
-    const step = to.steps.find((s) => s.id === c.step);
-    const unit = /[a-z°]/i.test(c.text) || c.quantity === 'count' ? '' : ` ${c.unit}`;
-    return `${(step && slotOf(step, c.slot)?.label) ?? c.slot}: ${c.text}${unit}`;
+/**
+ * What is carried, in words, the readings of one place together:
+ * `float at the gear, push and pull: 0.44 mm, 0.45 mm`.
+ */
+export function labelsOfCarried(carried: readonly Carried[], to: RunSheet): string[] {
+  const told = new Map<string, string[]>();
+  for (const c of carried) {
+    const [what, answer] = c.kind === 'reading' ? readingTold(c, to) : answerTold(c, to);
+    told.set(what, [...(told.get(what) ?? []), answer]);
   }
+  return [...told].map(([what, answers]) => what + answers.join(', '));
+}
+
+function readingTold(c: Extract<Carried, { kind: 'reading' }>, to: RunSheet): [what: string, answer: string] {
+  const step = to.steps.find((s) => s.id === c.step);
+  const unit = /[a-z°]/i.test(c.text) || c.quantity === 'count' ? '' : ` ${c.unit}`;
+  return [`${(step && slotOf(step, c.slot)?.label) ?? c.slot}: `, c.text + unit];
+}
+
+function answerTold(c: Extract<Carried, { kind: 'choose' }>, to: RunSheet): [what: string, answer: string] {
   const asked = to.steps.flatMap((s) => s.choices).find((x) => x.id === c.school);
-  return `${asked?.question ?? c.school} ${asked?.options.find((o) => o.id === c.option)?.label ?? c.option}`;
+  return [`${asked?.question ?? c.school} `, asked?.options.find((o) => o.id === c.option)?.label ?? c.option];
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { carriedOver, labelOfCarried } from '$core/job/carry.ts';
+import { carriedOver, labelsOfCarried } from '$core/job/carry.ts';
 import type { EventBody } from '$core/job/index.ts';
 import { repeatsIn } from '$core/job/repeats.ts';
 import { notSettled, settledFigures } from '$core/job/index.ts';
@@ -29,9 +29,8 @@ const follow = (sheet: string, before = teardown()) => {
 describe('a job that follows from another', () => {
   it('takes over what both ask for, with gauge, hand and day, and nothing else', () => {
     const { j, carried } = follow('regear');
-    expect(carried.map((c) => labelOfCarried(c, j.sheet))).toEqual([
-      'float at the gear, before: 0.44 mm',
-      'float at the gear, before: 0.45 mm',
+    expect(labelsOfCarried(carried, j.sheet)).toEqual([
+      'float at the gear, before: 0.44 mm, 0.45 mm',
       'The gear wore low'
     ]);
     expect(j.state.readings[0]).toMatchObject({
@@ -51,6 +50,15 @@ describe('a job that follows from another', () => {
     expect(bench.j.state.replayed.chosen.get('advance-moves')).toBe('sticks');
     expect(follow('teardown').carried).toEqual([]);
     expect(follow('magneto').carried).toEqual([]);
+  });
+  it('knows the leads as they were found, tower by tower, and does not take them for mapped by its own hand', () => {
+    const before = new PlayedJob(engineWith(VALUES), 'in-place-check');
+    for (const c of ['1', '3', '4', '2']) before.read('map', 'lead-map', c);
+    const { j, carried } = follow('refit-same', before);
+    expect(labelsOfCarried(carried, j.sheet)).toContain('next tower clockwise: its lead goes to cylinder: 1, 3, 4, 2');
+    expect(j.state.work.leadMap.fromOne).toEqual([1, 3, 4, 2]);
+    expect(j.view('map').state).not.toBe('done');
+    expect(j.state.flags.has('leads-mapped')).toBe(false);
   });
   it('judges what it took over as its own, and an amendment makes it so', () => {
     const { j } = follow('bench-check');

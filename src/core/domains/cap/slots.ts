@@ -13,7 +13,8 @@ export const slots = slotsOf({
     quantity: 'count',
     gauge: 'eye',
     repeats: true,
-    combine: 'each'
+    combine: 'each',
+    carries: 'lead-map'
   },
   'tip-offset': {
     label: 'tip past its terminal at rest, distributor degrees',

@@ -1,6 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
-import { labelOfCarried } from '$core/job/carry.ts';
+import { labelsOfCarried } from '$core/job/carry.ts';
 import { fitting } from '$core/job/fits.ts';
 import { runSheets, sheetOf } from '$core/sheets/index.ts';
 import { mustAct } from '$lib/server/auth/who.ts';
@@ -43,7 +43,7 @@ async function broughtFrom(jobId: string, engineId: string) {
   if (before.engineId !== engineId) return null;
   const from = sheetOf(before.sheet);
   const takenOver = await carriedFrom(before);
-  const brings = runSheets.map((s) => [s.id, takenOver(s).map((c) => labelOfCarried(c, s))] as const);
+  const brings = runSheets.map((s) => [s.id, labelsOfCarried(takenOver(s), s)] as const);
   return {
     id: before.id,
     title: from?.title ?? before.sheet,

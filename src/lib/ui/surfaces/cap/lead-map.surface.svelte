@@ -1,5 +1,6 @@
 <script lang="ts">
   import { leadMapFinding } from '$core/domains/cap/lead-map.ts';
+  import { dateText } from '$lib/reader/dates.ts';
   import { choiceOf, listOf } from '$core/engine/engine.ts';
   import LeadsCap from '../../instruments/cap/LeadsCap.svelte';
   import ReadingText from '../../job/ReadingText.svelte';
@@ -20,6 +21,8 @@
   const order = $derived(listOf(session.engine, 'firingOrder'));
   const finding = $derived(leadMapFinding(m));
   const sayable = $derived(slot !== undefined && !session.state.closed);
+  /** mapped on the job before this one */
+  const taken = $derived(m.leads.find((r) => r.from));
   const tap = (cylinder: number) =>
     session.say({
       kind: 'reading',
@@ -63,6 +66,10 @@
             <ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} />
           </li>{/each}
       </ol>
+      {#if taken}<p class="quiet">
+          Mapped by {taken.from!.by} on {dateText(taken.from!.at, prefs)}, on the job before this one: see that each
+          still stands so before one is pulled.
+        </p>{/if}
       {#if sayable}<p class="quiet small">
           A lead taken for another is dragged to its tower: the two change places.
         </p>{/if}
