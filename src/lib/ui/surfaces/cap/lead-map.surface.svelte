@@ -60,16 +60,16 @@
       </div>
     {/if}
     {#if m.leads.length}
+      {#if taken}<p class="quiet">
+          Mapped by {taken.from!.by} on {dateText(taken.from!.at, prefs)}, on the job before this one: see that each
+          still stands so before one is pulled.
+        </p>{/if}
       <ol>
         {#each m.leads as r, k (r.id)}<li>
             <span class="quiet">{k === 0 ? 'tower read first' : `${k + 1}, clockwise`}</span>
             <ReadingText reading={r} {prefs} unsent={session.unsent.has(r.id)} {onamend} />
           </li>{/each}
       </ol>
-      {#if taken}<p class="quiet">
-          Mapped by {taken.from!.by} on {dateText(taken.from!.at, prefs)}, on the job before this one: see that each
-          still stands so before one is pulled.
-        </p>{/if}
       {#if sayable}<p class="quiet small">
           A lead taken for another is dragged to its tower: the two change places.
         </p>{/if}
