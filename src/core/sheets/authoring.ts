@@ -27,8 +27,7 @@ export const gears = shared(gearsSteps);
 export const cap = shared(capSteps);
 export const curves = shared(curvesSteps);
 export const pump = shared(pumpSteps);
-const { weightsMove: _weights, wearAsked: _wear, ...lookedAt } = receivedSteps;
-export const received = shared(lookedAt);
+export const received = shared(receivedSteps);
 
 /** A step of one sheet alone. */
 export const step = (s: StepText<AllWords> & Use<AllWords>): Step => completeStep(s);

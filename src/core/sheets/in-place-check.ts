@@ -1,4 +1,4 @@
-import { weightsMove } from '../domains/received/steps.ts';
+import { weightsMove } from '../domains/received/asked.ts';
 import { BY_DISTRIBUTOR, cap, curves, engine, received, sheet, step, tooth, weightsAsked } from './authoring.ts';
 
 const SAFE = 'Make safe';

@@ -3,7 +3,7 @@ import { allBack } from '../domains/walk/slots.ts';
 import { slots as distributorSlots } from '../domains/distributor/slots.ts';
 import { slots as gearSlots } from '../domains/gears/slots.ts';
 import { slots as stackSlots } from '../domains/stack/slots.ts';
-import { wearAsked } from '../domains/received/steps.ts';
+import { wearAsked } from '../domains/received/asked.ts';
 import { BY_DISTRIBUTOR, engine, gears, received, sheet, stack, step } from './authoring.ts';
 
 const SAFE = 'Make safe';

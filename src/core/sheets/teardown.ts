@@ -1,4 +1,4 @@
-import { weightsMove } from '../domains/received/steps.ts';
+import { weightsMove } from '../domains/received/asked.ts';
 import { BY_DISTRIBUTOR, curves, engine, received, sheet, weightsAsked } from './authoring.ts';
 
 const IN = 'As it came in';

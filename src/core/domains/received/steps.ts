@@ -1,40 +1,9 @@
-import type { Step, StepChoice } from '../../job/run-sheet.ts';
+import type { Step } from '../../job/run-sheet.ts';
 import type { Use } from '../../job/vocabulary.ts';
-import { parts as onDistributor } from '../distributor/parts.ts';
+import { ask, wearAsked } from './asked.ts';
 import { parts } from './decisions.ts';
-import { parts as places } from './parts.ts';
 import { slots } from './slots.ts';
 import { step } from './vocabulary.ts';
-
-/** A finding put down as a word; a job that follows takes it over. */
-const ask = (
-  id: string,
-  question: string,
-  options: [id: string, label: string, part?: keyof typeof places][],
-  part?: keyof typeof onDistributor
-): StepChoice => ({
-  id,
-  question,
-  options: options.map(([o, label, at]) => ({ id: o, label, ...(at && { part: at }) })),
-  ...(part && { part }),
-  carries: true
-});
-
-/** Where and how the teeth wore. */
-export const wearAsked: StepChoice[] = [
-  ask('wear-place', 'The gear wore', [
-    ['middle', 'in the middle', 'flank.middle'],
-    ['low', 'low', 'flank.low'],
-    ['high', 'high', 'flank.high'],
-    ['edge', 'over an edge', 'flank.edge']
-  ]),
-  ask('wear-surface', 'Its flanks are', [
-    ['polished', 'polished'],
-    ['rough', 'rough'],
-    ['hollow', 'hollow, with a step'],
-    ['chipped', 'chipped']
-  ])
-];
 
 /** Steps of looking at a distributor and measuring it before anything of it is taken apart. */
 export const received = (u: Use): Step =>
@@ -221,18 +190,6 @@ export const materialAgreed = (u: Use): Step =>
     },
     u
   );
-
-/** What the weights do, beside the step of the curve's trade that tries them. */
-export const weightsMove: StepChoice = ask(
-  'advance-moves',
-  'The weights',
-  [
-    ['free', 'move, snap back, reach their stop'],
-    ['sticks', 'stick, or come back slowly'],
-    ['seized', 'are seized, or a spring is missing']
-  ],
-  'distributor.weights'
-);
 
 export const capsuleTried = (u: Use): Step =>
   step(
