@@ -32,14 +32,18 @@ export const received = shared(receivedSteps);
 /** A step of one sheet alone. */
 export const step = (s: StepText<AllWords> & Use<AllWords>): Step => completeStep(s);
 
-/** What was found of a part that is looked at: put down where it is seen. */
-export const looked = (id: string, part: AllWords['part'], question: string): StepChoice => ({
+/** What was found of a part that is looked at: put down where it is seen. One that is worn does not go back by itself. */
+export const looked = (id: string, part: AllWords['part'], question: string, why: string): StepChoice => ({
   id,
   part,
   question,
   options: [
     { id: 'sound', label: 'sound' },
-    { id: 'worn', label: 'worn' },
+    {
+      id: 'worn',
+      label: 'worn',
+      holds: `${question.toLowerCase()} worn: ${why}; take a new one, or say why it goes back`
+    },
     { id: 'new', label: 'a new one' }
   ]
 });

@@ -47,10 +47,10 @@ export const pedestal = sheet({
       minutes: 8,
       hazards: ['solvent'],
       choices: [
-        looked('seen-teeth', 'pedestal.gear', 'Teeth'),
-        looked('seen-faces', 'pedestal.faces', 'Thrust faces'),
-        looked('seen-tang', 'pedestal.tang', 'Tang and slot'),
-        looked('seen-bush', 'pedestal.bush', 'Bush')
+        looked('seen-teeth', 'pedestal.gear', 'Teeth', 'a worn gear wears its partner'),
+        looked('seen-faces', 'pedestal.faces', 'Thrust faces', 'a step in them gives a false gap'),
+        looked('seen-tang', 'pedestal.tang', 'Tang and slot', 'their play is play of the timing'),
+        looked('seen-bush', 'pedestal.bush', 'Bush', 'the shaft stands off its centre')
       ]
     }),
     step({

@@ -201,9 +201,9 @@ export const shaftOut: Step[] = [
     minutes: 8,
     needs: ['drive-shaft-out'],
     choices: [
-      looked('seen-gear', 'drive.gear', 'Gear'),
-      looked('seen-rings', 'drive.rings', 'Rings'),
-      looked('seen-seal', 'drive.seal', 'Seal'),
+      looked('seen-gear', 'drive.gear', 'Gear', 'a worn gear wears its partner'),
+      looked('seen-rings', 'drive.rings', 'Rings', 'a step in them lets the shaft down'),
+      looked('seen-seal', 'drive.seal', 'Seal', 'a hard seal leaks'),
       {
         id: 'seen-bore',
         part: 'drive.bore',
