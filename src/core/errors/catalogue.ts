@@ -45,6 +45,8 @@ export const sentences = {
   'values-missing': (f: { step: string; what: string }) =>
     `"${f.step}" cannot be worked out, the data sheet lacks: ${f.what}. Enter it with its source, or skip the step and say why.`,
   'not-proved': (f: { step: string; what: string }) => `"${f.step}" is not settled: ${f.what}.`,
+  'count-open': (f: { what: string }) =>
+    `The count must come out first, and no reason goes on without it. ${f.what.charAt(0).toUpperCase()}${f.what.slice(1)}.`,
   'never-overrule': (f: { flags: string }) => `This cannot be overruled. Put it right first: ${f.flags}.`,
   'never-while': (f: { never: string; because: string; first: string }) =>
     `${f.never} Why: ${f.because} Put it right first: ${f.first}.`,

@@ -157,6 +157,8 @@ function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
   const unread = unreadSlots(state, step);
   if (unread.length > 0)
     return fail('readings-missing', 'step', { step: step.title, what: unread.map((s) => s.label).join('; ') });
+  const missing = tallyOpen(state, v, true);
+  if (missing !== null) return fail('count-open', 'step', { what: missing });
   const open = v.overruled === null ? notSettled(state, v) : null;
   return open === null ? yes : fail('not-proved', 'step', { step: step.title, what: open });
 }

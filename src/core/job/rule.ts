@@ -14,7 +14,7 @@ export interface Rule<Flag extends string = string> {
   standing?: true;
   /** where it can be so at all; left out: everywhere */
   at?: readonly Place[];
-  /** raised by a working of its domain, not by flags */
+  /** raised by a working of its domain alone, and not by flags; one that has flags may be raised by both */
   worked?: true;
   /** short, as it stands in the solid bar */
   bar: string;

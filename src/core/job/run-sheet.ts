@@ -47,8 +47,11 @@ export interface Slot {
   carries?: string;
   /** the figure that it settles by itself, through the judged surface */
   figure?: string;
-  /** it counts again what another slot counted before it, and what to do while some are missing */
-  countsBack?: { slot: string; missing: string };
+  /**
+   * It counts again what another slot counted before it, and what to do while some are missing. With `hard` what is missing
+   * breaks what turns: no reason goes on without it.
+   */
+  countsBack?: { slot: string; missing: string; hard?: true };
   /** one reading for each piece that this other slot counted */
   eachOf?: string;
 }

@@ -66,7 +66,8 @@ export function jobState<W = any, S extends string = any>(
 function raisedRules(context: WorkContext, domains: readonly Domain[], flags: ReadonlySet<string>): Rule[] {
   const { sheet } = context;
   const worked = new Set(domains.flatMap((d) => d.interlocks?.(context) ?? []));
-  return byHarm([...sheet.rules.filter((r) => r.worked && worked.has(r.id)), ...raised(sheet.rules, flags, context)]);
+  const byFlags = new Set(raised(sheet.rules, flags, context));
+  return byHarm(sheet.rules.filter((r) => worked.has(r.id) || byFlags.has(r)));
 }
 
 /** The workings of a job, each made when it is first asked for. */

@@ -42,9 +42,13 @@ export function tallies(state: Pick<JobState, 'sheet' | 'readings'>, step: Step)
   });
 }
 
-/** What the counts of a step leave open, in words; null where all came out even, or nothing was counted. */
-export function tallyOpen(state: JobState, v: StepView): string | null {
+/**
+ * What the counts of a step leave open, in words; null where all came out even, or nothing was counted.
+ * @param hardOnly only of those that no reason goes on without
+ */
+export function tallyOpen(state: JobState, v: StepView, hardOnly = false): string | null {
   for (const t of tallies(state, v.step)) {
+    if (hardOnly && !t.slot.countsBack?.hard) continue;
     const open = t.ofWhat === null ? null : t.each ? eachOpen(t) : backOpen(t, v.step);
     if (open !== null) return open;
   }
@@ -65,6 +69,15 @@ function backOpen({ slot, of, ofWhat, n, left }: Tally, step: Step): string | nu
     return step.slots.some((s) => s.slot === slot.countsBack!.slot) ? 'nothing was counted back yet' : null;
   if (left! > 0) return `${left} of ${of} missing: ${slot.countsBack!.missing}`;
   return left! < 0 ? `${n} counted where there were ${of}: count both again` : null;
+}
+
+/** Whether, by what was counted last, something is missing that breaks what turns. */
+export function somethingMissing({ sheet, readings }: Pick<JobState, 'sheet' | 'readings'>): boolean {
+  const counts = sheet.steps.flatMap((s) => s.slots).filter((s) => s.countsBack?.hard);
+  return counts.some((s) => {
+    const [back, out] = [lastOf(readings, s.slot), lastOf(readings, s.countsBack!.slot)];
+    return back !== null && out !== null && back.value < out.value;
+  });
 }
 
 /** The finding of a step that counts back: what is missing, or that all are there; null before anything is counted back. */

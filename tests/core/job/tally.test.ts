@@ -77,6 +77,54 @@ describe('what is counted out', () => {
   });
 });
 
+describe('a count of what breaks what turns', () => {
+  const short = () => {
+    const j = new PlayedJob(engineWith(SHEET), 'regear');
+    j.read('cover', 'small-parts-out', '9');
+    j.read('off', 'small-parts-back', '8');
+    return j;
+  };
+  const bars = (j: PlayedJob) => j.state.raised.map((r) => r.id);
+  it('raises the bar of a missing part until it comes out, and no word of hand lowers it', () => {
+    const j = short();
+    expect(bars(j)).toContain('IL.05');
+    for (const flag of ['vehicle-secured', 'battery-isolated'])
+      j.say({ kind: 'say', flag, on: true, seen: 'chocked, lead tied back' });
+    const turned = j.tryTo({ kind: 'crank', crankDeg: 10, move: 'forward' });
+    expect(turned.ok ? '' : turned.error.message).toMatch(/^Never turn or start the engine while a part is missing/);
+    j.say({ kind: 'say', flag: 'part-missing', on: false, seen: 'looked everywhere' });
+    expect(bars(j)).toContain('IL.05');
+    j.read('off', 'small-parts-back', '9');
+    expect(bars(j)).not.toContain('IL.05');
+  });
+  it('goes by what was counted last, wherever', () => {
+    const j = new PlayedJob(engineWith(SHEET), 'locked-offset');
+    j.read('restore', 'given-out', '11');
+    j.read('restore', 'counted-back', '10');
+    expect(bars(j)).toContain('IL.05');
+    j.read('off', 'counted-back', '11');
+    expect(bars(j)).not.toContain('IL.05');
+  });
+  it('is gone on from with no reason; another is', () => {
+    const over = (j: PlayedJob, step: string) => {
+      j.say({ kind: 'override', step, flags: ['tdc-true'], reason: 'the last one is in my pocket' });
+      return j.tryTo({ kind: 'done', step });
+    };
+    const hard = over(short(), 'off');
+    expect(hard).toMatchObject({ ok: false, error: { code: 'count-open' } });
+    expect(hard.ok ? '' : hard.error.message).toBe(
+      'The count must come out first, and no reason goes on without it. 1 of 9 missing: never turn the engine until it is found; magnet and lamp in the case and round the bore.'
+    );
+    const soft = job();
+    soft.say({ kind: 'say', flag: 'battery-isolated', on: true, seen: 'lead off' });
+    soft.say({ kind: 'say', flag: 'housing-indexed', on: true });
+    soft.read('disconnect', 'taken-off', '5');
+    soft.read('reconnect', 'put-back', '4');
+    expect(soft.tryTo({ kind: 'done', step: 'reconnect' })).toMatchObject({ ok: false, error: { code: 'not-proved' } });
+    expect(over(soft, 'reconnect').ok).toBe(true);
+  });
+});
+
 describe('pieces that are read one by one', () => {
   const rings = () => {
     const j = new PlayedJob(engineWith(SHEET), 'open-case');

@@ -1,4 +1,5 @@
 import { judgedHeadline, judgedOpen } from '../../job/judged.ts';
+import { somethingMissing } from '../../job/tally.ts';
 import type { Domain } from '../../job/domain.ts';
 import type { EngineVocabulary } from './vocabulary.ts';
 
@@ -14,5 +15,7 @@ export const domain: Domain<object, EngineVocabulary['school']> = {
     close: {},
     judged: { headline: judgedHeadline, open: judgedOpen }
   },
+  // a part that the count lacks is missing, whether or not somebody says so
+  interlocks: (c) => (somethingMissing({ sheet: c.sheet, readings: c.r.readings }) ? ['IL.05'] : []),
   schools: { turning: () => ({ option: 'socket', because: 'it is safe for the thread and turns both ways' }) }
 };

@@ -16,6 +16,7 @@ export const slots = slotsOf({
     combine: 'last',
     countsBack: {
       slot: 'small-parts-out',
+      hard: true,
       missing: 'never turn the engine until it is found; magnet and lamp in the case and round the bore'
     }
   }

@@ -8,7 +8,7 @@ export const slots = slotsOf({
     gauge: 'eye',
     required: true,
     combine: 'last',
-    countsBack: { slot: 'rings-drawn', missing: 'what is not here lies in the case; magnet and lamp' }
+    countsBack: { slot: 'rings-drawn', hard: true, missing: 'what is not here lies in the case; magnet and lamp' }
   },
   ring: {
     label: 'a ring, thickness',

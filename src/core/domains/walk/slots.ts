@@ -7,7 +7,7 @@ export const slots = slotsOf({
     quantity: 'count',
     gauge: 'eye',
     combine: 'last',
-    countsBack: { slot: 'given-out', missing: 'find what is missing before anything turns' }
+    countsBack: { slot: 'given-out', hard: true, missing: 'find what is missing before anything turns' }
   }
 });
 

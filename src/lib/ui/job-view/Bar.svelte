@@ -6,16 +6,18 @@
   interface Props {
     rule: Rule;
     flags: Record<string, FlagWords>;
+    /** the states that are on */
+    on: ReadonlySet<string>;
     ontell: (flag: string, on: boolean) => void;
     onhappened: () => void;
   }
   /** A rule that is raised, as a solid bar: what it says is written once it is opened, so that a page stands sooner. */
-  let { rule, flags, ontell, onhappened }: Props = $props();
+  let { rule, flags, on: now, ontell, onhappened }: Props = $props();
   let opened = $state(false);
   /** the states that let it go once they are seen to be so: a danger gone, or what it waits for */
   const letGo = $derived(
     (rule.on.length
-      ? rule.on.filter((f) => flags[f]!.danger).map((flag) => ({ flag, on: false }))
+      ? rule.on.filter((f) => flags[f]!.danger && now.has(f)).map((flag) => ({ flag, on: false }))
       : rule.off.map((flag) => ({ flag, on: true }))
     ).filter(({ flag, on }) => !(flags[flag]!.counted && on))
   );

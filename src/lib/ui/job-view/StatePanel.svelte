@@ -58,7 +58,7 @@
 
 {#snippet bars()}
   {#each state.interlocks as rule (rule.id)}
-    <Bar {rule} {flags} ontell={tell} onhappened={() => onask({ for: 'happened', rule: rule.id })} />
+    <Bar {rule} {flags} on={state.flags} ontell={tell} onhappened={() => onask({ for: 'happened', rule: rule.id })} />
   {/each}
 {/snippet}
 
