@@ -165,6 +165,37 @@ describe('a step in view', () => {
     await fireEvent.click(button(on.page, /^Understood/));
     expect(on.page.querySelector('[role=alert]')).toBeNull();
   });
+  it('offers to go on with a reason only where a reason goes on', async () => {
+    const refused = async (job: PlayedJob, step: string) => {
+      const on = await work(job, step);
+      on.session.say({ kind: 'done', step });
+      await tick();
+      const offers = [...on.page.querySelectorAll('[role=alert] button')].map(plain);
+      const says = plain(on.page.querySelector('[role=alert]')!);
+      cleanup();
+      return { offers, says };
+    };
+    const REASON = 'Go on all the same, and say why';
+    const worn = new PlayedJob(engineWith(SHEET), 'pedestal');
+    for (const seen of ['teeth', 'faces', 'tang', 'bush'])
+      worn.say({ kind: 'choose', school: `seen-${seen}`, option: seen === 'teeth' ? 'worn' : 'sound' });
+    const gone = await refused(worn, 'inspect');
+    expect(gone.says).toContain('teeth worn: a worn gear wears its partner; take a new one, or say why it goes back');
+    expect(gone.offers).toContain(REASON);
+    const short = new PlayedJob(engineWith(SHEET), 'regear');
+    short.read('cover', 'small-parts-out', '9');
+    short.read('off', 'small-parts-back', '8');
+    const never = await refused(short, 'off');
+    expect(never.says).toContain('no reason goes on without it. 1 of 9 missing: never turn the engine');
+    expect(never.offers).toEqual(['Understood']);
+    // what it would make true is never overruled, so nothing is offered that would be refused
+    const rings = new PlayedJob(engineWith(SHEET), 'open-case');
+    rings.read('inventory', 'rings-drawn', '2');
+    rings.read('inventory', 'ring-count', '2');
+    const unread = await refused(rings, 'inventory');
+    expect(unread.says).toContain('a ring, thickness: 2 of 2 not read yet');
+    expect(unread.offers).toEqual(['Understood']);
+  });
   it('is opened again after it was done, and says who did it', async () => {
     const on = await work(packed(), 'packing');
     expect(on.page.querySelector('.phase')!.textContent).toContain('done by Ines Farrow');
@@ -277,6 +308,29 @@ describe('where the engine is', () => {
     expect(on.dial.getAttribute('aria-disabled')).toBe('true');
     await press(on.dial, 'ArrowRight');
     expect(on.session.all).toEqual([]);
+  });
+  it('raises a bar where the count lacks a part, and offers no word that would not lower it', async () => {
+    const bar = (on: { page: Element }) =>
+      [...on.page.querySelectorAll('details')].find((d) => plain(d).startsWith('A part is missing'))!;
+    const opened = async (job: PlayedJob) => {
+      const on = panel(job);
+      const d = bar(on);
+      d.open = true;
+      await fireEvent(d, new Event('toggle'));
+      return { text: plain(d), buttons: [...d.querySelectorAll('button')].map(plain) };
+    };
+    const short = new PlayedJob(engineWith(SHEET), 'regear');
+    short.read('cover', 'small-parts-out', '9');
+    expect(bar(panel(short))).toBeUndefined();
+    short.read('off', 'small-parts-back', '8');
+    const counted = await opened(short);
+    expect(counted.text).toContain('Never turn or start the engine while a part is missing.');
+    expect(counted.text).toContain('Put it right first: the count closes');
+    expect(counted.buttons).toEqual(['It happened']);
+    cleanup();
+    const said = new PlayedJob(engineWith(SHEET), 'regear');
+    said.say({ kind: 'say', flag: 'part-missing', on: true });
+    expect((await opened(said)).buttons).toEqual(['Seen: every part found and counted', 'It happened']);
   });
   it('turns the crank on the dial by keys, a degree or ten, and logs it when the hand lets go', async () => {
     const on = panel(new PlayedJob(engineWith(SHEET)).toStroke(), 'ref');

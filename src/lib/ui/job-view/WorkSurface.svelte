@@ -36,7 +36,13 @@
   const lacks = $derived(valuesAsked(v, session.engine));
   const settled = $derived(v.state === 'done' || v.state === 'skipped');
   const open = $derived(v.state === 'open' || v.state === 'blocked' || v.state === 'repeat');
-  const unsettled = $derived(open && session.refusal?.code === 'not-proved' ? notSettled(session.state, v) : null);
+  /** what is refused may be gone on from with a reason: not where the step would make a state true that is never overruled */
+  const takesReason = $derived(
+    open &&
+      session.refusal?.code === 'not-proved' &&
+      !step.sets.some((f) => session.sheet.words.flags[f]?.hard) &&
+      notSettled(session.state, v) !== null
+  );
   const hazards = $derived(step.hazards.map((h) => session.sheet.words.hazards[h]!));
   const amend = (r: Reading) => onask({ for: 'amend', reading: r }, r.text);
   const here = $derived(session.has(step.id));
@@ -69,7 +75,7 @@
       {#if session.refusal}
         <Caution role="alert">
           <b>{session.refusal.message}</b>
-          {#if unsettled}
+          {#if takesReason}
             <button
               class="link"
               onclick={() => onask({ for: 'override', step, flags: step.sets.length ? step.sets : ['tdc-true'] })}

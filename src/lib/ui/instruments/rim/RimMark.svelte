@@ -41,7 +41,7 @@
   const label = $derived(place === null ? null : at(place, R - 62));
 </script>
 
-<svg class="drawing" viewBox="0 0 560 210" role="img" aria-label="Rim under its pointer, crank at true TDC. {says}">
+<svg class="drawing" viewBox="0 0 560 222" role="img" aria-label="Rim under its pointer, crank at true TDC. {says}">
   <path d={arc(-width - 1, width + 1, R)} class="line" />
   <path d={arc(-width - 1, width + 1, R - 34)} class="thin" />
   {#each ticks as t (t)}
@@ -61,10 +61,8 @@
     <text x="280" y="168" class="label mid">on which side it stands follows from the running direction</text>
   {/if}
   {#if runsRight !== null}
-    <path d="M{280 - ahead * 50} 190H{280 + ahead * 50}m{-ahead * 9} -6l{ahead * 9} 6 {-ahead * 9} 6" class="runs" />
-    <text x={280 + ahead * 62} y="194" class="label {ahead > 0 ? 'start' : 'end'}"
-      >runs this way, seen from the {view}</text
-    >
+    <path d="M{280 - ahead * 50} 188H{280 + ahead * 50}m{-ahead * 9} -6l{ahead * 9} 6 {-ahead * 9} 6" class="runs" />
+    <text x="280" y="214" class="label mid">runs this way, seen from the {view}</text>
   {/if}
 </svg>
 
@@ -94,5 +92,11 @@
     font-size: var(--t2);
     font-weight: 680;
     fill: var(--ink);
+  }
+  /* as narrow as a phone it is drawn two thirds as large, and its words are still read */
+  @media (max-width: 620px) {
+    text {
+      font-size: calc(var(--t2) * 1.4);
+    }
   }
 </style>
