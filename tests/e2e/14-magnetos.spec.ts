@@ -418,6 +418,6 @@ test('a distributor is checked on its engine before it comes out, from an empty 
   expect(pdf.toString('latin1').match(/\/Subtype \/Image/g)?.length).toBeGreaterThanOrEqual(3);
   await open(page, `${A}/jobs/new?engine=${engineId}&sheet=teardown&after=${jobId}`);
   const brought = page.getByTestId('brought');
-  await expect(brought).toContainText('gap at a lobe, one after another: 0.52 mm');
+  await expect(brought).toContainText('gap at a lobe, one after another: 0.40 mm, 0.41 mm, 0.39 mm, 0.52 mm');
   await expect(brought).toContainText('The cap is burnt on one side of its terminals');
 });

@@ -95,7 +95,8 @@
   }
   /* as narrow as a phone it is drawn two thirds as large, and its words are still read */
   @media (max-width: 620px) {
-    text {
+    .label,
+    .figure {
       font-size: calc(var(--t2) * 1.4);
     }
   }

@@ -8,6 +8,8 @@
 
   let { session, stepId, line, prefs, onamend }: SurfaceProps = $props();
   const step = $derived(session.sheet.steps.find((s) => s.id === stepId)!);
+  /** where a count is the work, it stands above the place */
+  const counts = $derived(step.slots.some((s) => s.countsBack));
   const flags = $derived(session.sheet.words.flags);
   /** what must be so when the step is done, place by place: what it sets, takes away, and wants gone */
   const touched = $derived.by(() => {
@@ -37,7 +39,9 @@
   const unit = $derived(UNITS[choiceOf(session.engine, 'firedBy') ?? ''] ?? 'distributor');
 </script>
 
+{#snippet readings()}<Readings {session} {stepId} {line} {prefs} {onamend} />{/snippet}
+{#if counts}{@render readings()}{/if}
 {#if touched.size && session.sheet.place !== 'bench'}
   <EngineAbove {touched} cylinders={numberOf(session.engine, 'cylinders') ?? 4} {unit} />
 {/if}
-<Readings {session} {stepId} {line} {prefs} {onamend} />
+{#if !counts}{@render readings()}{/if}
