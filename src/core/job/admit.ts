@@ -9,7 +9,7 @@ import { forbidding, putRight, ruleText } from './rules.ts';
 import type { Act } from './acts.ts';
 import { labelOf, slotOf, type RunSheet, type Slot, type Step } from './run-sheet.ts';
 import { missingValues } from './state.ts';
-import { tallyOpen } from './tally.ts';
+import { noneToCount, tallyOpen } from './tally.ts';
 import { lower } from './texts.ts';
 
 const yes = ok(null);
@@ -168,7 +168,7 @@ function unreadSlots(state: JobState, step: Step): Slot[] {
   const read = new Set(state.readings.flatMap((r) => (r.step === step.id ? (slotOf(step, r.slot)?.slot ?? []) : [])));
   const needed =
     surfaceOf(state.domains, step.surface).required?.(state) ?? step.slots.filter((s) => s.required).map((s) => s.slot);
-  return step.slots.filter((s) => needed.includes(s.slot) && !read.has(s.slot));
+  return step.slots.filter((s) => needed.includes(s.slot) && !read.has(s.slot) && !noneToCount(state, s));
 }
 
 /** What the readings and answers of a step leave open, in words; null when they settle it. A reason overrules it. */

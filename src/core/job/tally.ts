@@ -71,6 +71,10 @@ function backOpen({ slot, of, ofWhat, n, left }: Tally, step: Step): string | nu
   return left! < 0 ? `${n} counted where there were ${of}: count both again` : null;
 }
 
+/** Whether a slot counts back what there was none of: then nothing is owed at it. */
+export const noneToCount = (state: Pick<JobState, 'readings'>, slot: Slot): boolean =>
+  slot.countsBack !== undefined && lastOf(state.readings, slot.countsBack.slot)?.value === 0;
+
 /** Whether, by what was counted last, something is missing that breaks what turns. */
 export function somethingMissing({ sheet, readings }: Pick<JobState, 'sheet' | 'readings'>): boolean {
   const counts = sheet.steps.flatMap((s) => s.slots).filter((s) => s.countsBack?.hard);
@@ -89,6 +93,6 @@ export function tallyHeadline(state: JobState, { step }: StepView): string | nul
 }
 
 function cameTo({ of, n, left }: Tally): string {
-  if (left === 0) return `all ${of} are there`;
+  if (left === 0) return of === 0 ? 'there were none' : `all ${of} are there`;
   return left! > 0 ? `${n} of ${of}, ${left} still missing` : `${n} where there were ${of}, count both again`;
 }

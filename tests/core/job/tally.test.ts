@@ -68,6 +68,20 @@ describe('what is counted out', () => {
       'Small parts back in place: all 9 are there; tools counted back: all 14 are there'
     );
   });
+  it('is owed nowhere where there was none', () => {
+    const j = new PlayedJob(engineWith(SHEET), 'regear');
+    const missing = () => {
+      const answer = j.tryTo({ kind: 'done', step: 'off' });
+      return answer.ok ? '' : answer.error.message;
+    };
+    expect(missing()).toContain('small parts back in place');
+    j.read('cover', 'small-parts-out', '0');
+    expect(missing()).toBe('');
+    j.read('off', 'small-parts-back', '0');
+    expect(headline(j, 'off')).toBe('Small parts back in place: there were none');
+    j.read('off', 'small-parts-back', '1');
+    expect(missing()).toContain('1 counted where there were 0');
+  });
   it('counted again at its own step moves what is still to come', () => {
     const j = job();
     j.read('disconnect', 'taken-off', '5');

@@ -31,7 +31,7 @@
   const said = $derived.by(() => {
     if (t.ofWhat === null) return t.n === null ? 'none counted yet' : '';
     if (left === null) return 'not counted out yet';
-    if (left === 0) return 'all are there';
+    if (left === 0) return t.of === 0 ? 'there were none' : 'all are there';
     return left < 0 ? `${-left} too many` : `${left} still ${t.each ? 'to read' : 'to come'}`;
   });
   const one = () =>
