@@ -1,5 +1,6 @@
 import type { JobState, StepView } from './domain.ts';
 import { lastOf } from './readings.ts';
+import type { Reading } from './replayed.ts';
 import type { Slot, Step } from './run-sheet.ts';
 import { countedAgainst } from './running-count.ts';
 
@@ -16,6 +17,10 @@ export interface Tally {
   left: number | null;
   /** it counts pieces that are read one by one, not a figure that is said */
   each: boolean;
+  /** the reading that says how many, where it is one */
+  last: Reading | null;
+  /** what it goes against was counted at this very step, so that the count back is owed at it */
+  owed: boolean;
 }
 
 /** What a step counts, slot by slot: counted out, counted back, or one reading for each piece. */
@@ -27,8 +32,10 @@ export function tallies(state: Pick<JobState, 'sheet' | 'readings'>, step: Step)
     if (from === undefined && !counted.has(slot.slot)) return [];
     const mine = state.readings.filter((r) => r.step === step.id && r.slot === slot.slot);
     const each = slot.eachOf !== undefined;
-    const n = each ? mine.length : (lastOf(mine, slot.slot)?.value ?? null);
-    const of = from === undefined ? null : (lastOf(state.readings, from)?.value ?? null);
+    const last = each ? null : lastOf(mine, slot.slot);
+    const n = each ? mine.length : (last?.value ?? null);
+    const out = from === undefined ? null : lastOf(state.readings, from);
+    const of = out?.value ?? null;
     return [
       {
         slot,
@@ -36,7 +43,9 @@ export function tallies(state: Pick<JobState, 'sheet' | 'readings'>, step: Step)
         ofWhat: from === undefined ? null : label(from),
         n,
         left: of === null || n === null ? null : of - n,
-        each
+        each,
+        last,
+        owed: out?.step === step.id
       }
     ];
   });
@@ -49,7 +58,7 @@ export function tallies(state: Pick<JobState, 'sheet' | 'readings'>, step: Step)
 export function tallyOpen(state: JobState, v: StepView, hardOnly = false): string | null {
   for (const t of tallies(state, v.step)) {
     if (hardOnly && !t.slot.countsBack?.hard) continue;
-    const open = t.ofWhat === null ? null : t.each ? eachOpen(t) : backOpen(t, v.step);
+    const open = t.ofWhat === null ? null : t.each ? eachOpen(t) : backOpen(t);
     if (open !== null) return open;
   }
   return null;
@@ -62,11 +71,9 @@ function eachOpen({ of, n, left, slot }: Tally): string | null {
     : `${slot.label}: ${n} read where ${of} were counted; take back what was read twice`;
 }
 
-function backOpen({ slot, of, ofWhat, n, left }: Tally, step: Step): string | null {
+function backOpen({ slot, of, ofWhat, n, left, owed }: Tally): string | null {
   if (of === null) return n === null ? null : `${ofWhat}: not counted`;
-  // counted out at this very step, so the count back is owed here; counted out earlier, the slot says whether it is
-  if (n === null)
-    return step.slots.some((s) => s.slot === slot.countsBack!.slot) ? 'nothing was counted back yet' : null;
+  if (n === null) return owed ? 'nothing was counted back yet' : null;
   if (left! > 0) return `${left} of ${of} missing: ${slot.countsBack!.missing}`;
   return left! < 0 ? `${n} counted where there were ${of}: count both again` : null;
 }

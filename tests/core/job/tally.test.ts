@@ -82,6 +82,15 @@ describe('what is counted out', () => {
     j.read('off', 'small-parts-back', '1');
     expect(missing()).toContain('1 counted where there were 0');
   });
+  it('at one walk is not owed at a later one, where nothing was counted out anew', () => {
+    const j = new PlayedJob(engineWith(SHEET), 'recurve');
+    j.read('sweep-list', 'given-out', '14');
+    expect(open(j, 'sweep-list')).toBe('nothing was counted back yet');
+    j.read('sweep-list', 'counted-back', '14');
+    expect(open(j, 'list-again')).toBeNull();
+    j.read('list-again', 'given-out', '3');
+    expect(open(j, 'list-again')).toBe('nothing was counted back yet');
+  });
   it('counted again at its own step moves what is still to come', () => {
     const j = job();
     j.read('disconnect', 'taken-off', '5');

@@ -1,6 +1,5 @@
 <script lang="ts">
   import type { Tally } from '$core/job/tally.ts';
-  import { lastOf } from '$core/job/readings.ts';
   import type { Reading } from '$core/job/replayed.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import ReadingText from '../job/ReadingText.svelte';
@@ -19,14 +18,6 @@
   /** beyond this a row of places tells less than the figure */
   const MOST_PLACES = 24;
   const places = $derived(Math.max(t.of ?? 0, t.n ?? 0));
-  const last = $derived(
-    t.each
-      ? null
-      : lastOf(
-          session.state.readings.filter((r) => r.step === stepId),
-          t.slot.slot
-        )
-  );
   const left = $derived(t.of === null ? null : t.of - (t.n ?? 0));
   const said = $derived.by(() => {
     if (t.ofWhat === null) return t.n === null ? 'none counted yet' : '';
@@ -47,7 +38,8 @@
 </script>
 
 <td class="n count">
-  {#if last}<ReadingText reading={last} {prefs} unsent={session.unsent.has(last.id)} {onamend} />{:else}{t.n ?? 0}{/if}
+  {#if t.last}<ReadingText reading={t.last} {prefs} unsent={session.unsent.has(t.last.id)} {onamend} />{:else}{t.n ??
+      0}{/if}
   {#if t.of !== null}of {t.of}{/if}
 </td>
 <td>
