@@ -62,6 +62,9 @@ export type StepText<V extends Vocabulary> = Pick<Step, 'title' | 'say' | 'why'>
 /** What a run sheet says of a step that it shares with others: its id, its place, and what is other here. */
 export type Use<V extends Vocabulary = Vocabulary> = Pick<Step, 'id' | 'phase'> & Narrowed<V>;
 
+/** Things counted by eye; what was counted last stands. */
+export const COUNT = { quantity: 'count', gauge: 'eye', combine: 'last' } as const satisfies Partial<Slot>;
+
 /** Slots by name: `slots.washer` is the slot called `washer`. */
 export function slotsOf<const S extends Record<string, Omit<Slot, 'slot'>>>(
   named: S

@@ -1,7 +1,7 @@
 import { slots as engineSlots } from '../domains/engine/slots.ts';
 import { allBack } from '../domains/walk/slots.ts';
 import { slots as timingSlots } from '../domains/timing/slots.ts';
-import { slotsOf } from '../job/vocabulary.ts';
+import { COUNT, slotsOf } from '../job/vocabulary.ts';
 import { slots as toothSlots } from '../domains/tooth/slots.ts';
 import { BY_DISTRIBUTOR, cap, crank, distributor, engine, sheet, step, timing, tooth } from './authoring.ts';
 
@@ -12,19 +12,11 @@ const PROVE = 'Time and prove';
 
 /** What hangs on the distributor, counted off and on again; the hose goes on later, by its own step. */
 const CONNECTIONS = slotsOf({
-  'taken-off': {
-    label: 'plugs and cables taken off',
-    quantity: 'count',
-    gauge: 'eye',
-    required: true,
-    combine: 'last'
-  },
+  'taken-off': { ...COUNT, label: 'plugs and cables taken off', required: true },
   'put-back': {
+    ...COUNT,
     label: 'plugs and cables put back',
-    quantity: 'count',
-    gauge: 'eye',
     required: true,
-    combine: 'last',
     countsBack: {
       slot: 'taken-off',
       missing: 'find by the labels what still hangs loose; a plug left off is a dead engine'

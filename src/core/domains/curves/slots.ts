@@ -1,4 +1,4 @@
-import { slotsOf } from '../../job/vocabulary.ts';
+import { COUNT, slotsOf } from '../../job/vocabulary.ts';
 
 const speed = { label: 'speed', quantity: 'speed', gauge: 'tacho', repeats: true } as const;
 const strobe = { label: 'timing, strobe on the mark', quantity: 'timing', gauge: 'strobe', repeats: true } as const;
@@ -34,19 +34,11 @@ export const slots = slotsOf({
   'hold-start': { label: 'depression, pump stopped', quantity: 'pressure', gauge: 'pressure', combine: 'last' },
   'hold-end': { label: 'depression, after waiting', quantity: 'pressure', gauge: 'pressure', combine: 'last' },
   'hold-seconds': { label: 'seconds waited', quantity: 'count', gauge: 'eye', combine: 'last' },
-  'advance-parts-out': {
-    label: 'springs, spacers, washers and nut, counted out',
-    quantity: 'count',
-    gauge: 'eye',
-    required: true,
-    combine: 'last'
-  },
+  'advance-parts-out': { ...COUNT, label: 'springs, spacers, washers and nut, counted out', required: true },
   'advance-parts-back': {
+    ...COUNT,
     label: 'springs, spacers, washers and nut, on again',
-    quantity: 'count',
-    gauge: 'eye',
     required: true,
-    combine: 'last',
     countsBack: {
       slot: 'advance-parts-out',
       missing: 'look on the tray, under the plate and on the magnet before the cap goes on'

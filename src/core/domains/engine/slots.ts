@@ -1,19 +1,11 @@
-import { slotsOf } from '../../job/vocabulary.ts';
+import { COUNT, slotsOf } from '../../job/vocabulary.ts';
 
 export const slots = slotsOf({
-  'small-parts-out': {
-    label: 'small parts laid out',
-    quantity: 'count',
-    gauge: 'eye',
-    required: true,
-    combine: 'last'
-  },
+  'small-parts-out': { ...COUNT, label: 'small parts laid out', required: true },
   'small-parts-back': {
+    ...COUNT,
     label: 'small parts back in place',
-    quantity: 'count',
-    gauge: 'eye',
     required: true,
-    combine: 'last',
     countsBack: {
       slot: 'small-parts-out',
       hard: true,

@@ -1,13 +1,11 @@
-import { slotsOf } from '../../job/vocabulary.ts';
+import { COUNT, slotsOf } from '../../job/vocabulary.ts';
 
 export const slots = slotsOf({
-  'rings-drawn': { label: 'thrust rings, as drawn', quantity: 'count', gauge: 'eye', required: true, combine: 'last' },
+  'rings-drawn': { ...COUNT, label: 'thrust rings, as drawn', required: true },
   'ring-count': {
+    ...COUNT,
     label: 'thrust rings counted',
-    quantity: 'count',
-    gauge: 'eye',
     required: true,
-    combine: 'last',
     countsBack: { slot: 'rings-drawn', hard: true, missing: 'what is not here lies in the case; magnet and lamp' }
   },
   ring: {

@@ -1,12 +1,10 @@
-import { slotsOf } from '../../job/vocabulary.ts';
+import { COUNT, slotsOf } from '../../job/vocabulary.ts';
 
 export const slots = slotsOf({
-  'given-out': { label: 'tools given out', quantity: 'count', gauge: 'eye', combine: 'last' },
+  'given-out': { ...COUNT, label: 'tools given out' },
   'counted-back': {
+    ...COUNT,
     label: 'tools counted back',
-    quantity: 'count',
-    gauge: 'eye',
-    combine: 'last',
     countsBack: { slot: 'given-out', hard: true, missing: 'find what is missing before anything turns' }
   }
 });
