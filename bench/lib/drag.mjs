@@ -17,8 +17,8 @@ export const toAndFro = (dx, dy) => (box) =>
   });
 
 /**
- * Main-thread time while something is dragged on a page, in milliseconds: a frame, a move, and the longest task. `what`
- * finds it on the page, `way` says along which points of its box it goes.
+ * Main-thread time while something is dragged on a page, in milliseconds: a move, a frame, and the longest task; what the
+ * same moves cost with nothing held is taken off. `what` finds it on the page, `way` says along which points of its box it goes.
  */
 export async function dragCost(url, path, person, what, way) {
   ensureChromium();
@@ -32,7 +32,6 @@ export async function dragCost(url, path, person, what, way) {
   await thing.scrollIntoViewIfNeeded();
   const points = way(await thing.boundingBox());
   const cdp = await context.newCDPSession(page);
-  await cdp.send('Performance.enable');
   const metrics = async () =>
     Object.fromEntries((await cdp.send('Performance.getMetrics')).metrics.map((m) => [m.name, m.value * 1000]));
   await page.evaluate(() => {
@@ -46,33 +45,36 @@ export async function dragCost(url, path, person, what, way) {
   });
   await page.waitForTimeout(2500);
   await page.evaluate(() => void (window.__long.length = 0));
-  await page.mouse.move(...points[0]);
-  // the same moves with nothing held: what moving a pointer over the page costs by itself
-  const idle = await metrics();
-  for (const p of points) await page.mouse.move(...p);
-  const idlePerMove = ((await metrics()).TaskDuration - idle.TaskDuration) / points.length;
-  await page.mouse.move(...points[0]);
-  await page.mouse.down();
-  const before = await metrics();
-  const frames = await page.evaluate(() => window.__frames.length);
-  for (const p of points) await page.mouse.move(...p);
-  const after = await metrics();
-  const spent = after.TaskDuration - before.TaskDuration;
-  const parts = Object.fromEntries(
-    ['ScriptDuration', 'LayoutDuration', 'RecalcStyleDuration'].map((k) => [k, (after[k] - before[k]) / points.length])
-  );
-  const drawn = (await page.evaluate(() => window.__frames.length)) - frames;
+  /** Once along the way, by the clock or by the processor time of the main thread alone. */
+  async function once(timeDomain) {
+    await cdp.send('Performance.enable', { timeDomain });
+    await page.mouse.move(...points[0]);
+    // the same moves with nothing held: what moving a pointer over the page costs by itself
+    const idle = await metrics();
+    for (const p of points) await page.mouse.move(...p);
+    const idlePerMove = ((await metrics()).TaskDuration - idle.TaskDuration) / points.length;
+    await page.mouse.move(...points[0]);
+    await page.mouse.down();
+    const before = await metrics();
+    const frames = await page.evaluate(() => window.__frames.length);
+    for (const p of points) await page.mouse.move(...p);
+    const after = await metrics();
+    const drawn = (await page.evaluate(() => window.__frames.length)) - frames;
+    await page.keyboard.press('Escape');
+    await page.mouse.up();
+    await cdp.send('Performance.disable');
+    const parts = ['ScriptDuration', 'LayoutDuration', 'RecalcStyleDuration'].map((k) => after[k] - before[k]);
+    const spent = after.TaskDuration - before.TaskDuration;
+    return {
+      perFrame: spent / drawn,
+      frames: drawn,
+      perMove: spent / points.length - idlePerMove,
+      own: parts.reduce((a, b) => a + b) / points.length
+    };
+  }
+  const clock = await once('timeTicks');
+  const processor = (await once('threadTicks')).perMove;
   const long = await page.evaluate(() => window.__long);
-  await page.keyboard.press('Escape');
-  await page.mouse.up();
   await browser.close();
-  return {
-    perFrame: spent / drawn,
-    frames: drawn,
-    moves: points.length,
-    perMove: spent / points.length,
-    parts,
-    idlePerMove,
-    longest: Math.max(0, ...long)
-  };
+  return { ...clock, processor, moves: points.length, longest: Math.max(0, ...long) };
 }

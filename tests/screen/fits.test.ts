@@ -49,6 +49,9 @@ describe('a drawing beside a row of actions', () => {
     expect(page(336).drawn!.style.maxWidth).toBe('260px');
     const chart = page(336, { drawing: '<div class="chart"></div>' }).drawn!;
     expect([chart.style.maxHeight, chart.style.maxWidth]).toEqual(['260px', '']);
+    // what moves over a drawing lies in one stack with it, and is made smaller with it
+    const stack = page(336, { drawing: '<div class="stack drawing"><svg class="drawing"></svg></div>' }).drawn!;
+    expect([stack.style.maxWidth, stack.querySelector('svg')!.style.maxWidth]).toEqual(['260px', '']);
   });
   it('never becomes so small in use that its words cannot be read; one that is looked at may be smaller', () => {
     expect(page(450).drawn!.style.maxWidth).toBe('225px');

@@ -163,6 +163,27 @@ describe('the step in view', () => {
     for (let k = 0; k < 50; k++) view.move(1);
     expect(view.selected.step.id).toBe('close');
   });
+  it('lets the words follow a hand that turns the dial ten times a second, and at once when it lets go', () => {
+    vi.useFakeTimers();
+    const { session, view } = screen('fit-from-scratch');
+    session.say({ kind: 'say', flag: 'vehicle-secured', on: true, seen: 'blocked at both wheels' });
+    view.turned(30, 5);
+    view.picked = session.sheet.steps.find((s) => s.surface === 'plan')!.id;
+    const from = () => [view.plan, view.planSaid].map((p) => p!.steps[0]!.fromDeg);
+    expect(from()).toEqual([30, 30]);
+    view.turning(40);
+    view.turning(42);
+    expect(from()).toEqual([42, 30]);
+    vi.advanceTimersByTime(100);
+    expect(from()).toEqual([42, 42]);
+    view.turning(45);
+    view.turning(null);
+    expect(from()).toEqual([30, 30]);
+    view.turning(50);
+    view.turned(50, 5);
+    expect(from()).toEqual([50, 50]);
+    vi.useRealTimers();
+  });
   it('shows the crank where the hand on the dial has it, and logs it when it is let go', () => {
     const { session, view } = screen('verify-marks');
     const before = view.place.crankDeg;

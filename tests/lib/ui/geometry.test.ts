@@ -3,20 +3,58 @@ import { describe, expect, it } from 'vitest';
 import { slider } from '$core/calculations/piston/slider.ts';
 import {
   arrowAt,
+  HAND,
+  handTo,
+  knobAt,
   lapPath,
   lapPoint,
   lapRadius,
   placeAt,
   placeTouched,
   shapeFor,
+  SIZE as DIAL,
   tickPath
 } from '$lib/ui/instruments/two-lap-dial/dial-geometry.ts';
 import { bearingArc, bearingPoint, CENTRE, terminals, turnArrow } from '$lib/ui/instruments/cap/cap-geometry.ts';
-import { layout, magnified, pose } from '$lib/ui/instruments/piston/piston-geometry.ts';
+import {
+  crownAt,
+  FACE,
+  layout,
+  magnified,
+  moves,
+  pose,
+  SIZE as PISTON
+} from '$lib/ui/instruments/piston/piston-geometry.ts';
+
+/** Where a CSS transform about a place brings a point of a drawing of that height: its parts act from the last to the first. */
+function moved(css: string, about: { x: number; y: number }, from: { x: number; y: number }, height: number) {
+  let [x, y] = [from.x - about.x, from.y - about.y];
+  for (const [, what, n] of [...css.matchAll(/(\w+)\(([-\d.e]+)(?:deg|%)?\)/g)].reverse()) {
+    const by = Number(n);
+    if (what === 'translateY') y += (by / 100) * height;
+    else if (what === 'scaleY') y *= by;
+    else {
+      const a = (by * Math.PI) / 180;
+      [x, y] = [x * Math.cos(a) - y * Math.sin(a), x * Math.sin(a) + y * Math.cos(a)];
+    }
+  }
+  return { x: x + about.x, y: y + about.y };
+}
+const near = (p: { x: number; y: number }, q: { x: number; y: number }) => Math.hypot(p.x - q.x, p.y - q.y);
 
 describe('two-lap dial', () => {
   const four = shapeFor(720);
   const two = shapeFor(360);
+
+  it('stands the knob on the lap, and ends the hand just short of it', () => {
+    for (const s of [four, two])
+      for (let t = 0; t < s.cycleDeg; t += 17) {
+        const hub = { x: s.cx, y: s.cy };
+        expect(near(moved(knobAt(s, t), hub, hub, DIAL.height), lapPoint(s, t))).toBeLessThan(0.05);
+        const end = moved(handTo(s, t), hub, { x: s.cx, y: s.cy - HAND }, DIAL.height);
+        expect(near(end, lapPoint(s, t, -9))).toBeLessThan(0.05);
+      }
+  });
 
   it('puts the firing TDC above the overlap TDC, and lets the laps cross at the bottom', () => {
     expect(lapPoint(four, 0).y).toBeLessThan(lapPoint(four, 360).y - 40);
@@ -102,6 +140,32 @@ describe('piston and dial', () => {
     expect(pose(l, s.out, 14, 1).crownY).toBeCloseTo(pose(l, s.out, -14, 1).crownY);
     expect(pose(l, s.out, 14, 1).pin.x).toBeGreaterThan(l.cx);
     expect(pose(l, s.out, 14, -1).pin.x).toBeLessThan(l.cx);
+  });
+
+  it('keeps the rod between piston and crank, and the probe on the crown, wherever the crank stands', () => {
+    for (const runs of [1, -1] as const)
+      for (let d = -180; d <= 180; d += 15) {
+        const p = pose(l, s.out, d, runs);
+        const m = moves(l, p);
+        const crank = { x: l.cx, y: l.cy };
+        const gudgeon = { x: l.cx, y: l.crownTop + l.crownUp };
+        const foot = { x: l.cx, y: FACE.cy + FACE.r };
+        const to = (css: string, about: typeof crank, from: typeof crank) => moved(css, about, from, PISTON.height);
+        expect(near(to(m.web, crank, { x: l.cx, y: l.cy - l.crank }), p.pin)).toBeLessThan(0.05);
+        expect(near(to(m.rod, gudgeon, { x: gudgeon.x, y: gudgeon.y + l.rod }), p.pin)).toBeLessThan(0.2);
+        expect(near(to(m.rod, gudgeon, gudgeon), p.gudgeon)).toBeLessThan(0.05);
+        expect(to(m.piston, crank, { x: l.cx, y: l.crownTop }).y).toBeCloseTo(p.crownY, 1);
+        expect(to(m.probe, foot, { x: l.cx, y: l.crownTop + 2 * l.crank }).y).toBeCloseTo(p.crownY, 1);
+      }
+  });
+
+  it('draws a depth that was read where the crown stands at that depth', () => {
+    const p = pose(l, s.out, 20, 1);
+    // the drop at 20 degrees after the top, from the triangle of crank and rod
+    const a = (20 * Math.PI) / 180;
+    const drop = 46 + 171 - 46 * Math.cos(a) - Math.sqrt(171 ** 2 - (46 * Math.sin(a)) ** 2);
+    expect(crownAt(l, s.out, drop)).toBeCloseTo(p.crownY, 6);
+    expect(crownAt(l, s.out, 0)).toBe(l.crownTop);
   });
 
   it('draws small drops larger and the whole stroke as it is, never backwards', () => {

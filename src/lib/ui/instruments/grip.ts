@@ -44,6 +44,10 @@ export function gripped(grip: () => Grip | null): Attachment<HTMLElement | SVGEl
       if (!g) return;
       const at = where(e);
       if (g.take?.(at) === false) return;
+      // no mouse events beside the pointer's own while it is held: each move would be dealt with twice. They would also
+      // have given the focus, without the ring that is the keyboard's.
+      e.preventDefault();
+      on.focus({ preventScroll: true, focusVisible: false } as FocusOptions);
       held = { pointer: e.pointerId, from: at };
       on.setPointerCapture(e.pointerId);
     };

@@ -40,7 +40,9 @@
   const len = $derived(lengthText(prefs));
   const valves = $derived(valvesOf(engine));
   const sentences = $derived(
-    plan && view.target ? crankWords.planText(plan, prefs.view, view.target, cycleDegOf(session.engine)) : []
+    view.planSaid && view.target
+      ? crankWords.planText(view.planSaid, prefs.view, view.target, cycleDegOf(session.engine))
+      : []
   );
   /** a step that is about the next turn shows it itself: it is not said twice */
   const saidThere = $derived(view.selected.step.surface === 'plan');
@@ -63,76 +65,85 @@
 {/snippet}
 
 <aside class="state" aria-label="Where the engine is">
-  {#if panel}
-    <!-- an instrument may be long: what must not be done stands above it -->
-    {@render bars()}
-    <Lazy load={panel} props={{ session, prefs, surface: view.selected.step.surface }} />
-  {:else if session.sheet.panel === undefined}
-    <TwoLapDial
-      cycleDeg={cycle}
-      deg={crank.crankDeg}
-      strokeKnown={crank.strokeKnown}
-      targetDeg={view.target?.deg ?? null}
-      {plan}
-      {valves}
-      valueText={placed}
-      onturning={(d) => view.turning(d)}
-      onturned={turnable ? (deg, travel) => view.turned(deg, travel) : undefined}
-    />
-    <p class="here" role="group" aria-label="Crank">
-      <b>{placed}</b>
-      {#if place.uDeg !== null}<span>{words.plusMinus(place.uDeg, 1)}°</span>{/if}
-      {#if place.crankDeg !== null && !place.strokeKnown}<span class="unsure">stroke not proved</span>{/if}
-      {#if place.crankDeg !== null && place.from === 'told'}<span>as turned on the dial</span>{/if}
-    </p>
-    {#if sentences.length}
-      {#if !saidThere}
-        <div class="next" role="group" aria-label="How to turn" aria-live="polite">
-          {#each sentences as s, k (k)}<p>{s}</p>{/each}
-        </div>
+  <div class="within">
+    {#if panel}
+      <!-- an instrument may be long: what must not be done stands above it -->
+      {@render bars()}
+      <Lazy load={panel} props={{ session, prefs, surface: view.selected.step.surface }} />
+    {:else if session.sheet.panel === undefined}
+      <TwoLapDial
+        cycleDeg={cycle}
+        deg={crank.crankDeg}
+        strokeKnown={crank.strokeKnown}
+        targetDeg={view.target?.deg ?? null}
+        {plan}
+        {valves}
+        valueText={placed}
+        onturning={(d) => view.turning(d)}
+        onturned={turnable ? (deg, travel) => view.turned(deg, travel) : undefined}
+      />
+      <p class="here" role="group" aria-label="Crank">
+        <b>{placed}</b>
+        {#if place.uDeg !== null}<span>{words.plusMinus(place.uDeg, 1)}°</span>{/if}
+        {#if place.crankDeg !== null && !place.strokeKnown}<span class="unsure">stroke not proved</span>{/if}
+        {#if place.crankDeg !== null && place.from === 'told'}<span>as turned on the dial</span>{/if}
+      </p>
+      {#if sentences.length}
+        {#if !saidThere}
+          <div class="next" role="group" aria-label="How to turn" aria-live="polite">
+            {#each sentences as s, k (k)}<p>{s}</p>{/each}
+          </div>
+        {/if}
+        <fieldset class="ends">
+          <legend class="only-read">Viewing end</legend>
+          {#each ['front', 'rear'] as const as v (v)}
+            <label
+              ><input type="radio" name="view-end" value={v} checked={prefs.view === v} onchange={() => onview(v)} />
+              seen from the {v}</label
+            >
+          {/each}
+        </fieldset>
       {/if}
-      <fieldset class="ends">
-        <legend class="only-read">Viewing end</legend>
-        {#each ['front', 'rear'] as const as v (v)}
-          <label
-            ><input type="radio" name="view-end" value={v} checked={prefs.view === v} onchange={() => onview(v)} /> seen
-            from the {v}</label
-          >
-        {/each}
-      </fieldset>
+      {#if crank.crankDeg !== null && !turning && !state.closed}
+        <button class="link lost" onclick={() => session.say({ kind: 'crank', crankDeg: null, move: 'unknown' })}
+          >The crank was turned, nobody counted</button
+        >
+      {/if}
     {/if}
-    {#if crank.crankDeg !== null && !turning && !state.closed}
-      <button class="link lost" onclick={() => session.say({ kind: 'crank', crankDeg: null, move: 'unknown' })}
-        >The crank was turned, nobody counted</button
-      >
+    {#if !panel}{@render bars()}{/if}
+    {#if !state.closed}<Sayable {session} ontell={tell} />{/if}
+    {#if figures.length}
+      <dl>
+        {#each figures as f (f.key)}<dt>{f.label}</dt>
+          <dd>
+            {resultText(f, len)}
+            {#if f.verdict}<Verdict state={f.verdict} size={14} />{/if}
+          </dd>{/each}
+      </dl>
+      <p class="note">± is two standard uncertainties.</p>
     {/if}
-  {/if}
-  {#if !panel}{@render bars()}{/if}
-  {#if !state.closed}<Sayable {session} ontell={tell} />{/if}
-  {#if figures.length}
-    <dl>
-      {#each figures as f (f.key)}<dt>{f.label}</dt>
-        <dd>
-          {resultText(f, len)}
-          {#if f.verdict}<Verdict state={f.verdict} size={14} />{/if}
-        </dd>{/each}
-    </dl>
-    <p class="note">± is two standard uncertainties.</p>
-  {/if}
+  </div>
 </aside>
 
 <style>
   .state {
     border-left: 1.5px solid var(--ink);
+    position: relative;
+  }
+  .within {
     padding: 4px 18px 14px;
     overflow: auto;
     display: flex;
     flex-direction: column;
     gap: 4px;
   }
-  .here,
-  .next {
-    contain: content;
+  @media screen and (min-width: 901px) {
+    /* its place is given from without: what changes in it lays out nothing else */
+    .within {
+      position: absolute;
+      inset: 0;
+      contain: strict;
+    }
   }
   .here {
     color: var(--ink-2);

@@ -16,9 +16,9 @@ export function fitted(lead: () => HTMLElement | undefined, inUse: () => boolean
     const above = lead();
     if (!main || !above || typeof ResizeObserver === 'undefined') return;
     function fit() {
-      const drawing = surface.querySelector<HTMLElement>('svg.drawing, .chart');
+      const drawing = surface.querySelector<HTMLElement>('.stack, svg.drawing, .chart');
       if (!drawing || !main) return;
-      const inline = drawing instanceof SVGElement ? 'maxWidth' : 'maxHeight';
+      const inline = drawing.classList.contains('chart') ? 'maxHeight' : 'maxWidth';
       drawing.style[inline] = drawing.style.display = '';
       if (getComputedStyle(main).overflowY !== 'auto' || main.clientHeight === 0) return;
       const { width, height, bottom } = drawing.getBoundingClientRect();

@@ -12,6 +12,9 @@ export class JobView {
   /** the step at which a photograph is asked for, where the run sheet does not ask for one */
   photographing = $state<string | null>(null);
   #held = $state<number | null>(null);
+  /** where the hand on the dial was when words last followed it */
+  #heldSaid = $state<number | null>(null);
+  #saying: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
     private readonly session: JobSession,
@@ -24,24 +27,38 @@ export class JobView {
   });
 
   /** Where the crank is, or where the hand on the dial has it at this moment. */
-  readonly place = $derived.by((): CrankPlace => {
-    const { crank = NOWHERE } = this.session.state.work;
-    if (this.#held === null) return crank;
-    const cycle = crank.strokeKnown ? cycleDegOf(this.session.engine) : 360;
-    return { ...crank, crankDeg: mod(this.#held, cycle), uDeg: null, from: 'told', lastMove: 'unknown' };
-  });
+  readonly place = $derived.by(() => this.#placeAt(this.#held));
 
   readonly target = $derived.by(() => crankWords.crankTarget(this.session.state, this.selected.step));
-  readonly plan = $derived.by(() =>
-    crankWords.planTo(this.target, this.session.state, this.session.engine, this.prefs().view, this.place)
-  );
+  readonly plan = $derived.by(() => this.#planFrom(this.place));
+  /** The same in words: while the dial is turned they follow ten times a second, which is as fast as they can be read. */
+  readonly planSaid = $derived.by(() => this.#planFrom(this.#placeAt(this.#heldSaid)));
+
+  #placeAt(held: number | null): CrankPlace {
+    const { crank = NOWHERE } = this.session.state.work;
+    if (held === null) return crank;
+    const cycle = crank.strokeKnown ? cycleDegOf(this.session.engine) : 360;
+    return { ...crank, crankDeg: mod(held, cycle), uDeg: null, from: 'told', lastMove: 'unknown' };
+  }
+  #planFrom(place: CrankPlace) {
+    return crankWords.planTo(this.target, this.session.state, this.session.engine, this.prefs().view, place);
+  }
 
   turning(deg: number | null): void {
     this.#held = deg;
+    if (deg === null) this.#follow();
+    else this.#saying ??= setTimeout(() => this.#follow(), 100);
+  }
+  /** Words say where the hand is now. */
+  #follow(): void {
+    clearTimeout(this.#saying);
+    this.#saying = undefined;
+    this.#heldSaid = this.#held;
   }
 
   turned(deg: number, travel: number): void {
     this.#held = null;
+    this.#follow();
     this.session.say({
       kind: 'crank',
       crankDeg: Math.round(deg * 10) / 10,

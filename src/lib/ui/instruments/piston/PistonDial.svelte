@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Slider } from '$core/calculations/piston/slider.ts';
-  import { dialTicks, layout, pose, ray, sector, SIZE } from './piston-geometry.ts';
+  import MovingPart from '../MovingPart.svelte';
+  import { crownAt, dialTicks, FACE, layout, moves, pose, ray, sector, SIZE } from './piston-geometry.ts';
 
   interface Mark {
     deg: number;
@@ -15,92 +16,107 @@
     dwellDeg: number | null;
     /** both sides of the measurement, degrees after TDC */
     marks: Mark[];
-    depthText: string | null;
+    /** the depth at which both sides were read, and how it is said */
+    depth: { mm: number; text: string } | null;
     dwellLabel: string | null;
     /** leave the words out where the drawing is small */
     bare?: boolean;
   }
-  let { slider, deg, runs, dwellDeg, marks, depthText, dwellLabel, bare = false }: Props = $props();
+  let { slider, deg, runs, dwellDeg, marks, depth, dwellLabel, bare = false }: Props = $props();
 
   const l = $derived(layout(slider));
-  const p = $derived(pose(l, slider, deg ?? 0, runs));
-  const face = { cx: 100, cy: 36, r: 32 };
-  const ticks = dialTicks(face.cx, face.cy, face.r);
+  const at = $derived(moves(l, pose(l, slider, deg ?? 0, runs)));
+  const crank = $derived({ x: l.cx, y: l.cy });
+  const gudgeon = $derived({ x: l.cx, y: l.crownTop + l.crownUp });
+  const probe = $derived({ x: l.cx, y: FACE.cy + FACE.r });
+  const face = { x: FACE.cx, y: FACE.cy };
+  const ticks = dialTicks(FACE.cx, FACE.cy, FACE.r);
   const half = $derived(Math.max(1.2, (dwellDeg ?? 0) / 2));
   const before = $derived(marks.filter((m) => m.label === 'before'));
   const after = $derived(marks.filter((m) => m.label === 'after'));
 </script>
 
-<svg
-  class="drawing"
-  viewBox="0 0 {SIZE.width} {SIZE.height}"
-  role="img"
-  aria-label="Piston and dial: {depthText ?? 'no depth read yet'}; {dwellLabel ?? ''}"
->
-  {#if dwellDeg !== null}<path d={sector(l, -half, half, l.crank * 1.5)} class="dwell" />{/if}
-  <circle cx={l.cx} cy={l.cy} r={l.crank} class="thin" />
-  {#each marks as m, k (k)}
-    {#if m.label === 'middle'}<path d={ray(l, m.deg, runs, l.crank * 1.1, l.crank * 1.62)} class="mark middle" />
-    {:else}<path
-        d={ray(l, m.deg, runs, l.crank * 0.3, l.crank * 1.5)}
-        class="mark"
-        class:latest={k >= marks.length - 3}
-      />{/if}
-  {/each}
-  {#if before.length && !bare}<text
-      x={l.cx - runs * 34}
-      y={l.cy - l.crank * 1.42}
-      class="label"
-      text-anchor={runs > 0 ? 'end' : 'start'}>before</text
-    >{/if}
-  {#if after.length && !bare}<text
-      x={l.cx + runs * 34}
-      y={l.cy - l.crank * 1.42}
-      class="label"
-      text-anchor={runs > 0 ? 'start' : 'end'}>after</text
-    >{/if}
-  <path
-    d="M{l.cx - 52} {l.crownTop - 12}V{l.cy - 84}M{l.cx + 52} {l.crownTop - 12}V{l.cy - 84}M{l.cx - 52} {l.crownTop -
-      12}H{l.cx - 9}M{l.cx + 9} {l.crownTop - 12}H{l.cx + 52}"
-    class="wall"
-  />
-  <g transform="translate(0 {p.crownY})">
-    <rect x={l.cx - 48} y="0" width="96" height="58" class="part" />
-    <path d="M{l.cx - 48} 8h96M{l.cx - 48} 14h96" class="thin ring" />
-    <path d="M{l.cx} 0V{face.cy + face.r - p.crownY}" class="probe" />
-  </g>
-  <path d="M{p.gudgeon.x} {p.gudgeon.y}L{p.pin.x} {p.pin.y}" class="rod" />
-  <path d="M{p.gudgeon.x} {p.gudgeon.y}L{p.pin.x} {p.pin.y}" class="rod core" />
-  <path d="M{p.pin.x} {p.pin.y}L{l.cx} {l.cy}" class="web" />
-  <circle cx={p.pin.x} cy={p.pin.y} r="5" class="part" />
-  <circle cx={l.cx} cy={l.cy} r="6" class="part" />
-  <circle cx={p.gudgeon.x} cy={p.gudgeon.y} r="4.5" class="part" />
-  <circle cx={face.cx} cy={face.cy} r={face.r} class="part" />
-  <path d={ticks} class="ring" />
-  <path d="M0 0V-25" class="needle" transform="translate({face.cx} {face.cy}) rotate({p.needleDeg})" />
-  <circle cx={face.cx} cy={face.cy} r="2.6" class="hub" />
-  {#if depthText}
-    {@const gx = l.cx + 68}
+<div class="stack">
+  <svg
+    class="drawing"
+    viewBox="0 0 {SIZE.width} {SIZE.height}"
+    role="img"
+    aria-label="Piston and dial: {depth?.text ?? 'no depth read yet'}; {dwellLabel ?? ''}"
+  >
+    {#if dwellDeg !== null}<path d={sector(l, -half, half, l.crank * 1.5)} class="dwell" />{/if}
+    <circle cx={l.cx} cy={l.cy} r={l.crank} class="thin" />
+    {#each marks as m, k (k)}
+      {#if m.label === 'middle'}<path d={ray(l, m.deg, runs, l.crank * 1.1, l.crank * 1.62)} class="mark middle" />
+      {:else}<path
+          d={ray(l, m.deg, runs, l.crank * 0.3, l.crank * 1.5)}
+          class="mark"
+          class:latest={k >= marks.length - 3}
+        />{/if}
+    {/each}
+    {#if before.length && !bare}<text
+        x={l.cx - runs * 34}
+        y={l.cy - l.crank * 1.42}
+        class="label"
+        text-anchor={runs > 0 ? 'end' : 'start'}>before</text
+      >{/if}
+    {#if after.length && !bare}<text
+        x={l.cx + runs * 34}
+        y={l.cy - l.crank * 1.42}
+        class="label"
+        text-anchor={runs > 0 ? 'start' : 'end'}>after</text
+      >{/if}
     <path
-      d="M{l.cx + 54} {l.crownTop}H{gx + 8}M{l.cx + 54} {p.crownY}H{gx + 8}M{gx} {l.crownTop}V{p.crownY}"
-      class="depth"
+      d="M{l.cx - 52} {l.crownTop - 12}V{l.cy - 84}M{l.cx + 52} {l.crownTop - 12}V{l.cy - 84}M{l.cx - 52} {l.crownTop -
+        12}H{l.cx - 9}M{l.cx + 9} {l.crownTop - 12}H{l.cx + 52}"
+      class="wall"
     />
-    <text x={gx + 14} y={(l.crownTop + p.crownY) / 2 + 1} class="depth-text">{depthText}</text>
-    <text x={gx + 14} y={(l.crownTop + p.crownY) / 2 + 17} class="label small">down (drawn × {l.magnify})</text>
-  {/if}
-  {#if dwellLabel && !bare}
-    {#each dwellLabel.split('\n') as line, k (k)}<text x={l.cx + 64} y={l.cy - 8 + k * 17} class="unsure">{line}</text
-      >{/each}
-  {/if}
-</svg>
+    <circle cx={face.x} cy={face.y} r={FACE.r} class="part" />
+    <path d={ticks} class="ring" />
+    {#if depth}
+      {@const gx = l.cx + 68}
+      {@const y = crownAt(l, slider, depth.mm)}
+      <path d="M{l.cx + 54} {l.crownTop}H{gx + 8}M{l.cx + 54} {y}H{gx + 8}M{gx} {l.crownTop}V{y}" class="depth" />
+      <text x={gx + 14} y={(l.crownTop + y) / 2 + 1} class="depth-text">{depth.text}</text>
+      <text x={gx + 14} y={(l.crownTop + y) / 2 + 17} class="label small">down (drawn × {l.magnify})</text>
+    {/if}
+    {#if dwellLabel && !bare}
+      {#each dwellLabel.split('\n') as line, k (k)}<text x={l.cx + 64} y={l.cy - 8 + k * 17} class="unsure">{line}</text
+        >{/each}
+    {/if}
+  </svg>
+  <MovingPart size={SIZE} about={crank} transform={at.piston}>
+    <rect x={l.cx - 48} y={l.crownTop} width="96" height="58" class="part" />
+    <path d="M{l.cx - 48} {l.crownTop + 8}h96M{l.cx - 48} {l.crownTop + 14}h96" class="thin ring" />
+  </MovingPart>
+  <MovingPart size={SIZE} about={probe} transform={at.probe}>
+    <path d="M{probe.x} {probe.y}V{l.crownTop + 2 * l.crank}" class="probe" />
+  </MovingPart>
+  <MovingPart size={SIZE} about={gudgeon} transform={at.rod}>
+    <path d="M{gudgeon.x} {gudgeon.y}v{l.rod}" class="rod" />
+    <path d="M{gudgeon.x} {gudgeon.y}v{l.rod}" class="rod core" />
+  </MovingPart>
+  <MovingPart size={SIZE} about={crank} transform={at.web}>
+    <path d="M{crank.x} {crank.y}v{-l.crank}" class="web" />
+    <circle cx={crank.x} cy={crank.y - l.crank} r="5" class="part" />
+    <circle cx={crank.x} cy={crank.y} r="6" class="part" />
+  </MovingPart>
+  <MovingPart size={SIZE} about={crank} transform={at.piston}>
+    <circle cx={gudgeon.x} cy={gudgeon.y} r="4.5" class="part" />
+  </MovingPart>
+  <MovingPart size={SIZE} about={face} transform={at.needle}>
+    <path d="M{face.x} {face.y}v-25" class="needle" />
+    <circle cx={face.x} cy={face.y} r="2.6" class="hub" />
+  </MovingPart>
+</div>
 
 <style>
-  svg {
-    display: block;
+  .stack {
+    position: relative;
     width: 100%;
     max-width: 300px;
-    will-change: transform;
-    contain: layout paint;
+  }
+  .stack > svg {
+    max-width: none;
   }
   .ring {
     fill: none;

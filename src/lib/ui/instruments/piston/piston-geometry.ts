@@ -1,4 +1,4 @@
-import { rad } from '$core/numerics/angles.ts';
+import { deg, rad } from '$core/numerics/angles.ts';
 import { dropMm, type Slider } from '$core/calculations/piston/slider.ts';
 
 /** The slider-crank laid out for drawing: everything in drawing units, the crank pin on a circle of `crank`. */
@@ -16,6 +16,8 @@ export interface PistonLayout {
 }
 
 export const SIZE = { width: 300, height: 400 };
+/** the face of the dial that stands on the crown */
+export const FACE = { cx: 100, cy: 36, r: 32 };
 
 /** Lays an engine out in the drawing. The rod keeps its true proportion to the stroke. */
 export function layout(s: Slider): PistonLayout {
@@ -31,6 +33,8 @@ export interface PistonPose {
   /** piston pin */
   gudgeon: { x: number; y: number };
   crownY: number;
+  /** how far the crank is drawn turned, clockwise */
+  crankDeg: number;
   needleDeg: number;
 }
 
@@ -38,16 +42,40 @@ export interface PistonPose {
  * Where the parts stand at a crank angle (degrees after TDC). The drop is drawn `magnify` times near the top and
  * true to scale at the bottom, so that the small drops that are measured can be seen at all.
  */
-export function pose(l: PistonLayout, s: Slider, deg: number, runs: 1 | -1, perRevMm = 1): PistonPose {
-  const drop = dropMm(s, deg);
-  const perMm = l.crank / s.r;
-  const shown = magnified(drop, s.maxDropMm, l.magnify) * perMm;
-  const a = rad(deg) * runs;
+export function pose(l: PistonLayout, s: Slider, crankDeg: number, runs: 1 | -1, perRevMm = 1): PistonPose {
+  const drop = dropMm(s, crankDeg);
+  const crownY = crownAt(l, s, drop);
+  const a = rad(crankDeg) * runs;
   return {
     pin: { x: l.cx + l.crank * Math.sin(a), y: l.cy - l.crank * Math.cos(a) },
-    gudgeon: { x: l.cx, y: l.crownTop + l.crownUp + shown },
-    crownY: l.crownTop + shown,
+    gudgeon: { x: l.cx, y: crownY + l.crownUp },
+    crownY,
+    crankDeg: crankDeg * runs,
     needleDeg: (-drop / perRevMm) * 360
+  };
+}
+
+/** Where the crown is drawn when the piston is so many millimetres down. */
+export const crownAt = (l: PistonLayout, s: Slider, drop: number): number =>
+  l.crownTop + (magnified(drop, s.maxDropMm, l.magnify) * l.crank) / s.r;
+
+/**
+ * The moving parts as CSS transforms of what is drawn with the crank at the top: piston and its pin, and the crank's
+ * web about the crank, the rod about the piston pin, the probe about the foot of the dial's face, the needle about its
+ * middle.
+ */
+export function moves(l: PistonLayout, p: PistonPose): Record<'piston' | 'probe' | 'rod' | 'web' | 'needle', string> {
+  const down = `translateY(${((100 * (p.crownY - l.crownTop)) / SIZE.height).toFixed(3)}%)`;
+  const dx = p.pin.x - p.gudgeon.x;
+  const dy = p.pin.y - p.gudgeon.y;
+  const foot = FACE.cy + FACE.r;
+  return {
+    piston: down,
+    probe: `scaleY(${((p.crownY - foot) / (l.crownTop + 2 * l.crank - foot)).toFixed(4)})`,
+    // a rod is drawn no longer than it is: the small drops are magnified, so that it is shorter in between
+    rod: `${down} rotate(${deg(Math.atan2(-dx, dy)).toFixed(2)}deg) scaleY(${(Math.hypot(dx, dy) / l.rod).toFixed(4)})`,
+    web: `rotate(${p.crankDeg.toFixed(2)}deg)`,
+    needle: `rotate(${p.needleDeg.toFixed(2)}deg)`
   };
 }
 

@@ -1,9 +1,21 @@
 <script lang="ts">
   import { gripped, type Grip } from '../grip.ts';
+  import MovingPart from '../MovingPart.svelte';
   import { mod } from '$core/numerics/angles.ts';
   import type { CrankPlan } from '$core/calculations/crank/crank-plan.ts';
   import { GENERIC_VALVES } from '$core/calculations/cycle/cycle-state.ts';
-  import { arrowAt, dialFace, lapPath, lapPoint, lapRadius, placeTouched, shapeFor, SIZE } from './dial-geometry.ts';
+  import {
+    arrowAt,
+    dialFace,
+    HAND,
+    handTo,
+    knobAt,
+    lapPath,
+    lapPoint,
+    placeTouched,
+    shapeFor,
+    SIZE
+  } from './dial-geometry.ts';
   import { DialTurn } from './dial.svelte.ts';
 
   interface Props {
@@ -24,6 +36,7 @@
   let { cycleDeg, deg, strokeKnown, targetDeg, plan, valves = null, valueText, onturning, onturned }: Props = $props();
 
   const shape = $derived(shapeFor(cycleDeg));
+  const hub = $derived({ x: shape.cx, y: shape.cy });
   const face = $derived(dialFace(shape));
   const v = $derived(valves ?? GENERIC_VALVES);
   const exhaust = $derived(lapPath(shape, 180 - v.evoBbdc, 360 + v.evcAtdc, -15));
@@ -87,98 +100,108 @@
   );
 </script>
 
-<svg
-  class="drawing"
-  viewBox="0 0 {SIZE.width} {SIZE.height}"
-  role="slider"
-  tabindex={onturned ? 0 : -1}
-  aria-label="Two-lap dial: where the crank is in the cycle"
-  aria-valuemin="0"
-  aria-valuemax={cycleDeg}
-  aria-valuenow={Math.round((shown ?? 0) * 10) / 10}
-  aria-valuetext={valueText}
-  aria-disabled={!onturned}
-  class:live={!!onturned}
-  {@attach gripped(() => grip)}
-  onblur={() => turn.settle()}
->
-  {#if face.inner}<path d={face.inner} class="lap inner" />{/if}
-  <path d={face.outer} class="lap outer" />
-  {#if cycleDeg === 720}
-    <path d={exhaust} class="valve exhaust" />
-    <path d={intake} class="valve intake" />
-  {/if}
-  <path d={face.short} class="tick" />
-  <path d={face.long} class="tick long" />
-  {#each arcs as a, k (k)}
-    <path d={a.d} class="turn" />
-    <path d="M-9 -8 L6 0 L-9 8Z" class="head" transform={a.head} />
-    {#each a.passes as t (t)}
-      {@const p = lapPoint(shape, t)}
-      <circle cx={p.x} cy={p.y} r="7" class="passed" />
-      <path d="M{p.x - 5} {p.y + 5}L{p.x + 5} {p.y - 5}" class="passed" />
-    {/each}
-  {/each}
-  {#if target !== null}
-    {@const p = lapPoint(shape, target)}
-    {@const q = lapPoint(shape, target, 13)}
-    {@const i = lapPoint(shape, target, -13)}
-    <path d="M{i.x} {i.y}L{q.x} {q.y}" class="target" />
-    <circle cx={p.x} cy={p.y} r="5.5" class="target" />
-  {/if}
-  <text x={shape.cx} y="16" class="place strong">{cycleDeg === 720 ? 'TDC, fires' : 'TDC'}</text>
-  {#if cycleDeg === 720}
-    <text
-      class="place second"
-      transform="translate({lapPoint(shape, -52, 19).x} {lapPoint(shape, -52, 19).y}) rotate(-52)">compression</text
-    >
-    <text class="place second" transform="translate({lapPoint(shape, 52, 19).x} {lapPoint(shape, 52, 19).y}) rotate(52)"
-      >power</text
-    >
-    <text
-      class="place second"
-      transform="translate({lapPoint(shape, 276, -30).x} {lapPoint(shape, 276, -30).y}) rotate(-84)">exhaust</text
-    >
-    <text
-      class="place second"
-      transform="translate({lapPoint(shape, 444, -30).x} {lapPoint(shape, 444, -30).y}) rotate(84)">intake</text
-    >
-  {/if}
-  <text x={shape.cx} y={SIZE.height - 12} class="place second">bottom</text>
-  {#if shown !== null}
-    <!-- one group turns; nothing else is redrawn while the crank moves -->
-    <g transform="translate({shape.cx} {shape.cy}) rotate({shown})">
-      <line y2={-lapRadius(shape, shown) + 9} class="pointer" />
-      <circle cy={-lapRadius(shape, shown)} r="8" class="knob" />
-    </g>
-    {#if !strokeKnown && cycleDeg === 720}
-      {@const other = mod(shown + 360, 720)}
-      <g transform="translate({shape.cx} {shape.cy}) rotate({other})">
-        <circle cy={-lapRadius(shape, other)} r="8" class="knob ghost" />
-      </g>
+<div class="dial" class:live={!!onturned}>
+  <svg
+    class="drawing"
+    viewBox="0 0 {SIZE.width} {SIZE.height}"
+    role="slider"
+    tabindex={onturned ? 0 : -1}
+    aria-label="Two-lap dial: where the crank is in the cycle"
+    aria-valuemin="0"
+    aria-valuemax={cycleDeg}
+    aria-valuenow={Math.round((shown ?? 0) * 10) / 10}
+    aria-valuetext={valueText}
+    aria-disabled={!onturned}
+    {@attach gripped(() => grip)}
+    onblur={() => turn.settle()}
+  >
+    {#if face.inner}<path d={face.inner} class="lap inner" />{/if}
+    <path d={face.outer} class="lap outer" />
+    {#if cycleDeg === 720}
+      <path d={exhaust} class="valve exhaust" />
+      <path d={intake} class="valve intake" />
     {/if}
-    <circle cx={shape.cx} cy={shape.cy} r="5.5" class="hub" />
+    <path d={face.short} class="tick" />
+    <path d={face.long} class="tick long" />
+    {#each arcs as a, k (k)}
+      <path d={a.d} class="turn" />
+      <path d="M-9 -8 L6 0 L-9 8Z" class="head" transform={a.head} />
+      {#each a.passes as t (t)}
+        {@const p = lapPoint(shape, t)}
+        <circle cx={p.x} cy={p.y} r="7" class="passed" />
+        <path d="M{p.x - 5} {p.y + 5}L{p.x + 5} {p.y - 5}" class="passed" />
+      {/each}
+    {/each}
+    {#if target !== null}
+      {@const p = lapPoint(shape, target)}
+      {@const q = lapPoint(shape, target, 13)}
+      {@const i = lapPoint(shape, target, -13)}
+      <path d="M{i.x} {i.y}L{q.x} {q.y}" class="target" />
+      <circle cx={p.x} cy={p.y} r="5.5" class="target" />
+    {/if}
+    <text x={shape.cx} y="16" class="place strong">{cycleDeg === 720 ? 'TDC, fires' : 'TDC'}</text>
+    {#if cycleDeg === 720}
+      <text
+        class="place second"
+        transform="translate({lapPoint(shape, -52, 19).x} {lapPoint(shape, -52, 19).y}) rotate(-52)">compression</text
+      >
+      <text
+        class="place second"
+        transform="translate({lapPoint(shape, 52, 19).x} {lapPoint(shape, 52, 19).y}) rotate(52)">power</text
+      >
+      <text
+        class="place second"
+        transform="translate({lapPoint(shape, 276, -30).x} {lapPoint(shape, 276, -30).y}) rotate(-84)">exhaust</text
+      >
+      <text
+        class="place second"
+        transform="translate({lapPoint(shape, 444, -30).x} {lapPoint(shape, 444, -30).y}) rotate(84)">intake</text
+      >
+    {/if}
+    <text x={shape.cx} y={SIZE.height - 12} class="place second">bottom</text>
+    {#if shown !== null}<circle cx={shape.cx} cy={shape.cy} r="5.5" class="hub" />{/if}
+  </svg>
+  {#if shown !== null}
+    <MovingPart size={SIZE} about={hub} transform={handTo(shape, shown)}>
+      <line x1={hub.x} x2={hub.x} y1={hub.y} y2={hub.y - HAND} class="pointer" />
+    </MovingPart>
+    <MovingPart size={SIZE} about={hub} transform={knobAt(shape, shown)}>
+      <circle cx={hub.x} cy={hub.y} r="8" class="knob" />
+    </MovingPart>
+    {#if !strokeKnown && cycleDeg === 720}
+      <MovingPart size={SIZE} about={hub} transform={knobAt(shape, mod(shown + 360, 720))}>
+        <circle cx={hub.x} cy={hub.y} r="8" class="knob ghost" />
+      </MovingPart>
+    {/if}
   {/if}
-  {#if cycleDeg === 720}<text x={shape.cx} y={shape.cy - 38} class="place strong second halo">TDC, overlap</text>{/if}
-</svg>
+  {#if cycleDeg === 720}<svg class="drawing words" viewBox="0 0 {SIZE.width} {SIZE.height}" aria-hidden="true"
+      ><text x={shape.cx} y={shape.cy - 38} class="place strong second halo">TDC, overlap</text></svg
+    >{/if}
+</div>
 
 <style>
-  svg {
-    display: block;
+  .dial {
+    position: relative;
     width: 100%;
     max-width: 324px;
     flex-shrink: 0;
     margin: 0 auto;
+  }
+  svg {
+    max-width: none;
     touch-action: none;
-    /* a layer of its own: turning it repaints nothing else */
-    will-change: transform;
     contain: layout paint;
   }
-  svg.live {
+  .live svg {
     cursor: grab;
   }
-  svg.live:active {
+  .live svg:active {
     cursor: grabbing;
+  }
+  .words {
+    position: absolute;
+    inset: 0;
+    pointer-events: none;
   }
   .lap {
     fill: none;

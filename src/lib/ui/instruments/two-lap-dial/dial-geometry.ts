@@ -32,6 +32,17 @@ export function lapPoint(s: DialShape, theta: number, offset = 0): { x: number; 
   return { x: s.cx + r * Math.sin(rad(theta)), y: s.cy - r * Math.cos(rad(theta)) };
 }
 
+/** The hand as it is drawn, from the hub up; it is stretched to the lap that it points at. */
+export const HAND = 124;
+/** The hand as a CSS transform about the hub: it ends a little short of the lap, where the knob stands. */
+export function handTo(s: DialShape, theta: number): string {
+  return `rotate(${theta.toFixed(2)}deg) scaleY(${((lapRadius(s, theta) - 9) / HAND).toFixed(4)})`;
+}
+/** What is drawn at the hub, moved out to its place on the lap: a CSS transform about the hub. */
+export function knobAt(s: DialShape, theta: number): string {
+  return `rotate(${theta.toFixed(2)}deg) translateY(${((-100 * lapRadius(s, theta)) / SIZE.height).toFixed(3)}%)`;
+}
+
 const at = (n: number) => n.toFixed(1);
 
 export interface DialFace {

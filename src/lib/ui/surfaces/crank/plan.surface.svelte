@@ -9,7 +9,7 @@
   let { session, view, line, prefs, stepId, onamend }: SurfaceProps = $props();
 
   const target = $derived(session.state.reference);
-  const plan = $derived(view.plan);
+  const plan = $derived(view.planSaid);
   const moves = $derived(
     plan && view.target ? crankWords.planText(plan, prefs.view, view.target, cycleDegOf(session.engine)) : []
   );

@@ -106,7 +106,7 @@
       dwellDeg={tdc.method === 'stop' ? null : (dwell?.dwellDeg ?? null)}
       {marks}
       bare={tdc.method === 'fit'}
-      depthText={tdc.depth ? len(tdc.depth.value, 2) : null}
+      depth={tdc.depth ? { mm: tdc.depth.value, text: len(tdc.depth.value, 2) } : null}
       dwellLabel={dwell && tdc.method !== 'stop'
         ? `flat top ± ${(dwell.dwellDeg / 2).toFixed(1)}°:\nthis dial sees\nnothing move`
         : null}
