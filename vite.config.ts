@@ -6,11 +6,14 @@ import { coreVersion } from './scripts/lib/core-version.mjs';
 const together: [name: string, test: RegExp][] = [
   // how every drawing looks is one small sheet: no list of sheets has to travel with each part that is fetched later
   ['look', /\/src\/lib\/ui\/(surfaces|instruments|curves|charts|photos|engine|job-view|job)\/.*type=style/],
-  ['core', /\/src\/core\/(job|units|numerics|errors|engine|tray)\/(?!(solve|pchip|rounding|fields|photos|torque)\.ts)/],
+  [
+    'core',
+    /\/src\/core\/(job|units|numerics|errors|engine|tray)\/(?!(solve|pchip|rounding|fields|photos|torque|narrow|judged-doubt)\.ts)/
+  ],
   [
     'crank',
     // what is only written down comes with the run sheet: a screen never fetches a manifest
-    /\/src\/core\/(domains\/(engine|crank|distributor)\/(?!(manifest|schools|hazards|fields|flags|rules|slots|figures|parts)\.ts)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict)\/)/
+    /\/src\/core\/(domains\/(engine|crank|distributor)\/(?!(manifest|schools|hazards|fields|flags|rules|slots|figures|parts|tdc-doubt)\.ts)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict)\/)/
   ],
   [
     'frame',
@@ -18,7 +21,7 @@ const together: [name: string, test: RegExp][] = [
   ],
   [
     'view',
-    /\/src\/lib\/ui\/(surfaces\/Doubt\.|job\/|job-view\/(?!(Schools|StepChoices|SetAside)\.)|instruments\/two-lap-dial\/)/
+    /\/src\/lib\/ui\/(surfaces\/DoubtFold\.|job\/|job-view\/(?!(Schools|StepChoices|SetAside)\.)|instruments\/(two-lap-dial\/|MovingPart))/
   ]
 ];
 

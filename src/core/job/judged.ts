@@ -2,9 +2,8 @@ import { verdict, type Verdict } from '../calculations/verdict/verdict.ts';
 import { numberOf, type Engine } from '../engine/engine.ts';
 import { formatValue, timingLimits } from '../units/format.ts';
 import { baseUnit, unitSign, type Quantity } from '../units/units.ts';
-import { meanParts, meanRemedies, type Doubt, type Reach } from './narrow.ts';
 import type { SettledFigure } from './settled.ts';
-import { byLastGauge, gaugeOf, oneReading, settledOf, type Settled } from './readings.ts';
+import { oneReading, settledOf, type Settled } from './readings.ts';
 import type { Reading } from './replayed.ts';
 import type { Slot, Step } from './run-sheet.ts';
 import type { JobState, StepView } from './domain.ts';
@@ -45,7 +44,7 @@ export function judgedSlot(engine: Engine, readings: readonly Reading[], slot: S
 }
 
 /** The reading of a slot that speaks by itself; null where the slot's readings are one figure together. */
-function aloneOf(engine: Engine, slot: Slot, mine: readonly Reading[]): Reading | null {
+export function aloneOf(engine: Engine, slot: Slot, mine: readonly Reading[]): Reading | null {
   if (slot.combine === 'last') return mine[mine.length - 1]!;
   return slot.combine === 'worst' ? worstOf(engine, slot, mine) : null;
 }
@@ -67,26 +66,6 @@ function worstOf(engine: Engine, slot: Slot, mine: readonly Reading[]): Reading 
 /** How many readings a figure stands for, in words after its label; nothing where one stands for itself. */
 export const howMany = (slot: Slot, n: number): string =>
   n < 2 ? '' : slot.combine === 'mean' ? `, mean of ${n}` : slot.combine === 'worst' ? `, worst of ${n}` : '';
-
-/**
- * What makes up the doubt of a judged figure and what would narrow it, in the base unit of its quantity; null where nothing
- * was read, or with a gauge whose scatter nobody knows. Where the last or the worst reading counts, it stands on that alone.
- */
-export function judgedDoubt(engine: Engine, readings: readonly Reading[], slot: Slot, reach: Reach): Doubt | null {
-  const all = readings.filter((r) => r.slot === slot.slot);
-  if (all.length === 0 || slot.gauge === 'eye') return null;
-  const alone = aloneOf(engine, slot, all);
-  const mine = alone ? [alone] : byLastGauge(all);
-  const first = mine[0]!;
-  const gauge = gaugeOf(first);
-  if (gauge.scatter === undefined) return null;
-  const values = mine.map((r) => r.value);
-  const remedies = meanRemedies(values, gauge, reach(slot.gauge), { gaugeId: first.gauge?.id });
-  return {
-    parts: meanParts(values, gauge),
-    remedies: alone ? remedies.filter((r) => !r.what.startsWith('one more')) : remedies
-  };
-}
 
 /** The slots of a step that are judged by themselves, with what was read of each. */
 export const judgedRows = (state: JobState, step: Step): { slot: Slot; judged: Judged | null }[] =>

@@ -1,13 +1,6 @@
 <script lang="ts">
-  import {
-    howMany,
-    judgedDoubt,
-    judgedRows,
-    judgedText,
-    limitsText,
-    pmText,
-    roundedOtherwise
-  } from '$core/job/judged.ts';
+  import { howMany, judgedRows, judgedText, limitsText, pmText, roundedOtherwise } from '$core/job/judged.ts';
+  import { judgedDoubt } from '$core/job/judged-doubt.ts';
   import type { Step } from '$core/job/run-sheet.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import { lengthText } from '$lib/reader/units.ts';

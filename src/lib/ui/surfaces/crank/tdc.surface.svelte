@@ -2,7 +2,6 @@
   import type { SurfaceProps } from '../props.ts';
   import * as crankWords from '$core/domains/crank/words.ts';
   import type { Reading } from '$core/job/replayed.ts';
-  import { tdcDoubt } from '$core/domains/crank/tdc-doubt.ts';
   import { dwellOf } from '$core/domains/crank/tdc-work.ts';
   import { words } from '$core/job/index.ts';
   import { trayInHand } from '$core/tray/hands.ts';
@@ -15,7 +14,7 @@
   import ReadingText from '../../job/ReadingText.svelte';
   import Result from '../../job/Result.svelte';
   import Lazy from '../../primitives/Lazy.svelte';
-  import Doubt from '../Doubt.svelte';
+  import DoubtFold from '../DoubtFold.svelte';
   import TdcPairs from './TdcPairs.svelte';
 
   let { session, view, line, prefs, onamend }: SurfaceProps = $props();
@@ -32,7 +31,8 @@
   // before any reading the dwell is that of the gauges in hand
   const dwell = $derived(tdc.dwell ?? dwellOf(geometry, gauge('dial'), gauge('wheel')));
   const runs = $derived(choiceOf(session.engine, 'runningDirection') === 'ccw' ? -1 : 1);
-  const doubt = $derived(tdcDoubt(tdc, session.engine, session.reach, len));
+  /** the other ways to true TDC have no sum that could be taken apart */
+  const takenApart = $derived(tdc.input !== null && (tdc.pairs !== null || (tdc.fit?.result ?? null) !== null));
   const zero = $derived(tdc.found?.tdcWheelDeg ?? 0);
   const rel = (r: Reading) => wrap180(r.value - zero);
   const marks = $derived([
@@ -150,11 +150,9 @@
     {#if tdc.found.scatterUnknown}<p class="off">
         Scatter not known: the ± is the gauges’ alone, and is never in.
       </p>{/if}
-    {#if doubt}<Doubt
-        {...doubt}
-        pm={(u) => `${words.plusMinus(u)}°`}
-        open={tdc.verdict !== null && tdc.verdict.state !== 'in'}
-      />{/if}
+    {#if takenApart}<DoubtFold open={tdc.verdict !== null && tdc.verdict.state !== 'in'}
+        ><Lazy load={() => import('./TdcDoubt.svelte')} props={{ tdc, session, len }} /></DoubtFold
+      >{/if}
   {/if}
 {/snippet}
 
