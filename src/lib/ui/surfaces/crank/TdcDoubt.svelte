@@ -1,8 +1,7 @@
 <script lang="ts">
   import { tdcDoubt } from '$core/domains/crank/tdc-doubt.ts';
   import type { TdcWork } from '$core/domains/crank/tdc-work.ts';
-  import { plusMinus } from '$core/job/texts.ts';
-  import type { LengthText } from '$core/job/texts.ts';
+  import { plusMinus, type LengthText } from '$core/job/texts.ts';
   import type { JobSession } from '../../job/session.svelte.ts';
   import DoubtTable from '../DoubtTable.svelte';
 
