@@ -173,7 +173,7 @@ describe('the step in view', () => {
     expect(from()).toEqual([30, 30]);
     view.turning(40);
     view.turning(42);
-    expect(from()).toEqual([42, 30]);
+    expect([view.held, ...from()]).toEqual([true, 42, 30]);
     vi.advanceTimersByTime(100);
     expect(from()).toEqual([42, 42]);
     view.turning(45);
@@ -181,7 +181,7 @@ describe('the step in view', () => {
     expect(from()).toEqual([30, 30]);
     view.turning(50);
     view.turned(50, 5);
-    expect(from()).toEqual([50, 50]);
+    expect([view.held, ...from()]).toEqual([false, 50, 50]);
     vi.useRealTimers();
   });
   it('shows the crank where the hand on the dial has it, and logs it when it is let go', () => {

@@ -90,7 +90,8 @@
       </p>
       {#if sentences.length}
         {#if !saidThere}
-          <div class="next" role="group" aria-label="How to turn" aria-live="polite">
+          <!-- read out when the hand lets go, and not ten times a second before -->
+          <div class="next" role="group" aria-label="How to turn" aria-live="polite" aria-busy={view.held}>
             {#each sentences as s, k (k)}<p>{s}</p>{/each}
           </div>
         {/if}

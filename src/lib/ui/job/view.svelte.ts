@@ -15,6 +15,8 @@ export class JobView {
   /** where the hand on the dial was when words last followed it */
   #heldSaid = $state<number | null>(null);
   #saying: ReturnType<typeof setTimeout> | undefined;
+  /** whether the dial is being turned at this moment */
+  readonly held = $derived(this.#held !== null);
 
   constructor(
     private readonly session: JobSession,
