@@ -220,11 +220,11 @@ describe('a sweep as it is read', () => {
     const table = readCurveFile(
       ['rpm,deg', ...Array.from({ length: 40 }, (_, k) => `${650 + 50 * k},${9 + k / 2}`)].join('\n')
     );
-    importSweep(on.session, 'baseline', table, 'engine', 'strobe');
+    await importSweep(on.session, 'baseline', table, 'engine', 'strobe');
     expect(on.session.state.work.sweeps[0]!.points).toHaveLength(40);
     await tick();
     expect(points()).toBeGreaterThan(before);
-    expect(points()).toBeLessThan(20);
+    expect(points()).toBeLessThan(40);
     await waitFor(() => expect(points()).toBe(40));
   });
   it('stands in a table beside the chart, every point with its limits, and the fit below', async () => {
@@ -234,6 +234,25 @@ describe('a sweep as it is read', () => {
     expect(fit).toMatch(/Initial, below the start 9\.\d° ±/);
     expect(fit).toContain('Down against up 3.2°, sticky');
     expect(on.text()).toContain('No job has proved this mark');
+  });
+  it('is drawn in the colours of the theme, which are asked for once, and anew when it changes', async () => {
+    let ink = '#123456';
+    const asked = vi.fn((token: string) => (token === '--ink' ? ink : '#ffffff'));
+    vi.stubGlobal('getComputedStyle', () => ({ getPropertyValue: asked }));
+    document.documentElement.dataset.theme = 'light';
+    const on = await surface(found(), 'baseline');
+    await waitFor(() => expect(charts).toHaveLength(1));
+    const inked = () => charts[0]!.data.datasets.filter((d) => JSON.stringify(d).includes(ink)).length;
+    await waitFor(() => expect(inked()).toBeGreaterThan(0));
+    const tokens = asked.mock.calls.map(([t]) => t);
+    expect(new Set(tokens).size).toBe(tokens.length);
+    await importSweep(on.session, 'baseline', readCurveFile('4000,31\n4100,31\n'), 'engine', 'strobe');
+    await frame();
+    await frame();
+    expect(asked.mock.calls).toHaveLength(tokens.length);
+    ink = '#fedcba';
+    document.documentElement.dataset.theme = 'dim';
+    await waitFor(() => expect(inked()).toBeGreaterThan(0));
   });
   it('is walked with the keyboard, point by point, and said aloud', async () => {
     const on = await surface(found(), 'baseline');

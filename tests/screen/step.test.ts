@@ -280,6 +280,35 @@ describe('the run sheet at the side', () => {
     await fireEvent.click(done[0]!);
     expect(on.onselect).toHaveBeenCalledOnce();
   });
+  it('brings another step into view, and is not laid out by what is written at the one in hand', async () => {
+    const job = measured();
+    const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log] });
+    const scrolled = vi.fn();
+    Object.assign(Element.prototype, { scrollIntoView: scrolled });
+    const { container: page } = render(Spine, {
+      get steps() {
+        return on.session.state.steps;
+      },
+      get selected() {
+        return on.view.selected.step.id;
+      },
+      flags: job.sheet.words.flags,
+      current: on.session.state.current,
+      note: (v) => `${on.session.all.length} at ${v.step.id}`,
+      onselect: () => {}
+    });
+    await tick();
+    expect(scrolled).toHaveBeenCalledOnce();
+    const { id } = on.view.selected.step;
+    on.session.say({ kind: 'remark', step: id, text: 'a burr, stoned off' });
+    await tick();
+    expect(plain(page)).toContain(`${job.log.length + 1} at ${id}`);
+    expect(scrolled).toHaveBeenCalledOnce();
+    on.view.move(-1);
+    await tick();
+    expect(scrolled).toHaveBeenCalledTimes(2);
+    expect(scrolled.mock.contexts.at(-1)).toBe(page.querySelector('[aria-current=step]'));
+  });
   it('says by what a step is held', async () => {
     const job = planned();
     const on = await side(job, job.current!);

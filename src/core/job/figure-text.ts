@@ -1,4 +1,4 @@
-import { formatTiming, timingLimits, timingPm } from '../units/format.ts';
+import { formatSpeed, formatTiming, timingLimits, timingPm } from '../units/format.ts';
 import { unitSign, type Unit } from '../units/units.ts';
 import type { FigureKind, SettledFigure } from './settled.ts';
 import { lengthLimits, lengthPm, limitsIn, percent, plusMinus, type LengthText } from './texts.ts';
@@ -29,7 +29,7 @@ export function figureText(kind: FigureKind, value: number, u: number | null, le
     case 'length':
       return u === null ? len(value, 3) : lengthPm(len, value, u);
     case 'speed':
-      return `${Math.round(value).toLocaleString('en-GB')}${u === null ? '' : ` ${plusMinus(u, 0)}`} rpm`;
+      return `${formatSpeed(value)}${u === null ? '' : ` ${plusMinus(u, 0)}`} rpm`;
     case 'crank':
       return `${value.toFixed(1)}° of the crank`;
     case 'probability':

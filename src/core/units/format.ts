@@ -41,5 +41,8 @@ export function formatClock(bearingDeg: number): string {
   return `${Math.floor(minutes / 60) || 12}:${String(minutes % 60).padStart(2, '0')}`;
 }
 
+/** Made once: a table of a sweep writes hundreds of them. */
+const whole = new Intl.NumberFormat('en-GB');
+
 /** A speed in whole revolutions a minute, thousands parted: 1800 → `1,800`. */
-export const formatSpeed = (rpm: number): string => Math.round(rpm).toLocaleString('en-GB');
+export const formatSpeed = (rpm: number): string => whole.format(Math.round(rpm));

@@ -47,12 +47,16 @@ export function breakGrid(x: Float64Array, y: Float64Array, places: number) {
   }
   const step = 1 / (places - 1);
 
+  // of at most three levels: diagonal, what stands beside it, right side, and the right side as it is eliminated
+  const [d, e, b, right] = [new Float64Array(3), new Float64Array(3), new Float64Array(3), new Float64Array(3)];
+
   function rssOf(breaks: readonly number[]): number {
     const m = breaks.length;
-    // diagonal, what stands beside it, and the right side; the flat ends first
-    const d = [sums.n[breaks[0]!]!, 0, 0];
-    const e = [0, 0];
-    const b = [sums.y[breaks[0]!]!, 0, 0];
+    d.fill(0);
+    e.fill(0);
+    b.fill(0);
+    d[0] = sums.n[breaks[0]!]!;
+    b[0] = sums.y[breaks[0]!]!;
     const end = breaks[m - 1]!;
     d[m - 1]! += whole - sums.n[end]!;
     b[m - 1]! += wholeY - sums.y[end]!;
@@ -73,7 +77,7 @@ export function breakGrid(x: Float64Array, y: Float64Array, places: number) {
       b[j]! += sy - uy;
       b[j + 1]! += uy;
     }
-    const right = [...b];
+    right.set(b);
     for (let j = 0; j < m - 1; j++) {
       if (d[j]! < 1e-12) return Infinity;
       const f = e[j]! / d[j]!;
@@ -84,7 +88,7 @@ export function breakGrid(x: Float64Array, y: Float64Array, places: number) {
     let rss = yy;
     let above = 0;
     for (let j = m - 1; j >= 0; j--) {
-      above = (right[j]! - (e[j] ?? 0) * above) / d[j]!;
+      above = (right[j]! - e[j]! * above) / d[j]!;
       rss -= above * b[j]!;
     }
     return rss;

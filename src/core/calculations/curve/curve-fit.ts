@@ -30,6 +30,10 @@ const MEANS = 60;
 /** Coarse positions tried for every break before refining. */
 const POSITIONS = 22;
 const STARTS = 4;
+/** Steps in which every start shows how good it is. Near the minimum each step at least halves the distance. */
+const FEW = 12;
+/** Far more steps than the best of them ever takes. */
+const ENOUGH = 80;
 
 /**
  * The plain shape behind a measured curve: flat, one straight ramp or two, flat, without a jump. For given breaks the
@@ -90,9 +94,10 @@ function best(x: Float64Array, y: Float64Array, count: 2 | 3): Shape | null {
         at.map((k) => grid[k]!)
       ) ?? []
   );
-  const found = starts.map((s) => refine(sx, sy, s, from, to)).sort((a, b) => a.rss - b.rss)[0] ?? null;
+  const near = starts.map((s) => refine(sx, sy, s, from, to, FEW)).sort((a, b) => a.rss - b.rss)[0];
+  const found = near ? refine(sx, sy, near, from, to, ENOUGH) : null;
   const whole = found && sx !== x ? levelsFor(x, y, found.breaks) : null;
-  return whole ? refine(x, y, whole, from, to) : found;
+  return whole ? refine(x, y, whole, from, to, ENOUGH) : found;
 }
 
 /** Values in ascending order of speed as the means of neighbours, nearly equally many to each. */
@@ -133,7 +138,7 @@ function squares(x: Float64Array, y: Float64Array, breaks: number[], levels: num
 }
 
 /** Breaks and levels together; speeds are scaled to the measured range so that both count alike. */
-function refine(x: Float64Array, y: Float64Array, start: Shape, from: number, to: number): Shape {
+function refine(x: Float64Array, y: Float64Array, start: Shape, from: number, to: number, passes: number): Shape {
   const m = start.breaks.length;
   const size = 2 * m;
   const range = to - from;
@@ -141,8 +146,7 @@ function refine(x: Float64Array, y: Float64Array, start: Shape, from: number, to
   const at = new Uint8Array(4);
   const row = new Float64Array(4);
   let damping = 1e-3;
-  // each accepted step at least halves the distance near the minimum: eighty are far more than are ever taken
-  for (let pass = 0; pass < 80; pass++) {
+  for (let pass = 0; pass < passes; pass++) {
     const a = new Float64Array(size * size);
     const b = new Float64Array(size);
     const w = new Float64Array(m);

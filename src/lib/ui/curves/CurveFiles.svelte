@@ -2,13 +2,16 @@
   import type { CurveTable } from '$core/calculations/curve/curve-table.ts';
   import { save } from '../primitives/save.ts';
   import Field from '../primitives/Field.svelte';
+  import type { Refused } from '../unsent/waiting.ts';
   import type { CurvePicture } from '../../reader/curve-picture.ts';
 
   interface Props {
     picture: CurvePicture;
     title: string;
-    /** takes the points of a file; absent: nothing can be brought in here */
-    onimport?: ((table: CurveTable, scale: 'engine' | 'distributor', gaugeId: string | null) => void) | undefined;
+    /** takes the points of a file, or answers why not; absent: nothing can be brought in here */
+    onimport?:
+      | ((table: CurveTable, scale: 'engine' | 'distributor', gaugeId: string | null) => Promise<Refused | null>)
+      | undefined;
     /** what the timing can have been read with: it makes the uncertainty of the points */
     gauges?: { id: string; name: string }[];
   }
@@ -20,6 +23,7 @@
   let chosen = $state<'engine' | 'distributor' | null>(null);
   let gauge = $state<string>();
   let input = $state<HTMLInputElement>();
+  let logging = $state(false);
   const name = $derived(title.toLowerCase().replace(/[^a-z0-9]+/g, '-'));
   const scale = $derived(table?.scale ?? chosen);
   const file = () => import('./curve-file.ts');
@@ -40,10 +44,13 @@
     table = null;
     if (input) input.value = '';
   }
-  function take() {
-    if (!table || !scale) return;
-    onimport?.(table, scale, gauge ?? gauges[0]?.id ?? null);
-    drop();
+  async function take() {
+    if (!table || !scale || logging) return;
+    logging = true;
+    // what is refused stays here: it can be logged again once it is put right
+    const refused = await onimport?.(table, scale, gauge ?? gauges[0]?.id ?? null);
+    logging = false;
+    if (!refused) drop();
   }
   async function saveAs(what: 'measured' | 'predicted' | 'svg') {
     const f = await file();
@@ -108,8 +115,10 @@
       {#if gauges.length}
         <Field beside label="Read with" options={gauges.map((g) => [g.id, g.name] as const)} bind:value={gauge} />
       {/if}
-      <button class="button first" disabled={scale === null} onclick={take}>Log these points</button>
-      <button class="link" onclick={drop}>Drop the file</button>
+      <button class="button first" disabled={scale === null || logging} onclick={take}
+        >{logging ? 'Logging them …' : 'Log these points'}</button
+      >
+      {#if !logging}<button class="link" onclick={drop}>Drop the file</button>{/if}
     {/if}
   </div>
 {/if}

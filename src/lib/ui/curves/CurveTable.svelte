@@ -41,7 +41,8 @@
     ></thead
   >
   <tbody>
-    {#each rows as { p, j } (p.n)}
+    <!-- by their place: as the last of many move on, the rows stay and only say something else -->
+    {#each rows as { p, j }, place (place)}
       <tr>
         <td class="quiet">{p.dir}</td>
         <td class="n"

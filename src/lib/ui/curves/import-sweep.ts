@@ -1,9 +1,11 @@
 import type { CurveTable } from '$core/calculations/curve/curve-table.ts';
 import type { Draft, JobSession } from '../job/session.svelte.ts';
+import { sayAll } from './say-all.ts';
+import type { Refused } from '../unsent/waiting.ts';
 
 /**
  * Writes the points of a file into a step as if they had been typed, speed and timing after one another: all of them, or
- * none.
+ * none. Answers the refusal when they are not taken.
  */
 export function importSweep(
   session: JobSession,
@@ -11,7 +13,7 @@ export function importSweep(
   table: CurveTable,
   scale: 'engine' | 'distributor',
   gaugeId: string | null
-): void {
+): Promise<Refused | null> {
   const step = session.sheet.steps.find((s) => s.id === stepId)!;
   const asks = step.choices.some((c) => c.id === 'sweep-scale');
   // where the step does not ask whose degrees are read, a file of the distributor's is doubled as it comes in
@@ -36,5 +38,5 @@ export function importSweep(
       drafts.push({ kind: 'reading', step: stepId, slot, quantity, text, defaultUnit, gaugeId: gauge });
     }
   }
-  session.sayAll(drafts);
+  return sayAll(session, drafts);
 }

@@ -49,8 +49,10 @@
             : note(v);
 
   let spine: HTMLElement;
+  // the property changes with every word of the log: only another step is brought into view, since that lays out the page
+  const inView = $derived(selected);
   $effect(() => {
-    void selected;
+    void inView;
     spine.querySelector('[aria-current="step"]')?.scrollIntoView({ block: 'nearest' });
   });
 </script>

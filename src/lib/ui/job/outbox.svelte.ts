@@ -1,6 +1,7 @@
 import type { EventInput } from '$core/job/event-input.ts';
 import type { JobEvent } from '$core/job/index.ts';
 import { unsent as ofBrowser, type Unsent } from '../unsent/unsent.svelte.ts';
+import type { Said } from './said.ts';
 import type { Waiting } from '../unsent/waiting.ts';
 import { newId } from './new-id.ts';
 
@@ -42,7 +43,7 @@ export class Outbox {
   }
 
   /** Several that are written together, or not at all. */
-  postTogether(said: readonly { input: EventInput; shown: JobEvent }[]): void {
+  postTogether(said: readonly Said[]): void {
     const group = newId();
     this.unsent.post(said.map((s) => ({ jobId: this.jobId, ...s, group })));
   }

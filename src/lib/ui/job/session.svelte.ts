@@ -22,6 +22,7 @@ import type { Refused } from '../unsent/waiting.ts';
 import { pageKeptAt } from '../live/kept-pages.ts';
 import { keepState, keptState } from './last-known.ts';
 import { newId } from './new-id.ts';
+import type { Said } from './said.ts';
 import { stateOf } from './state-memo.ts';
 
 export type { Draft };
@@ -61,6 +62,8 @@ export class JobSession {
   readonly #news = new News(() => this.#fetchLog());
   readonly #engineNews = new News(() => this.#fetchEngine());
   readonly #stockNews = new News(() => this.#fetchStock());
+  /** how many of what waits are in sight: many that are said at once come bit by bit, so that the page is never held up */
+  inSight = $state(Infinity);
 
   constructor(data: SessionData, me: () => Person | null, unsent?: Unsent) {
     this.jobId = data.job.id;
@@ -80,7 +83,10 @@ export class JobSession {
     if (this.outbox.waiting.length === 0) return this.log;
     const heard = new Set(this.log.map((e) => e.id));
     let seq = this.log[this.log.length - 1]?.seq ?? 0;
-    const pending = this.outbox.waiting.filter((p) => !heard.has(p.input.id)).map((p) => ({ ...p.shown, seq: ++seq }));
+    const pending = this.outbox.waiting
+      .slice(0, this.inSight)
+      .filter((p) => !heard.has(p.input.id))
+      .map((p) => ({ ...p.shown, seq: ++seq }));
     return [...this.log, ...pending] as JobEvent[];
   });
 
@@ -120,30 +126,14 @@ export class JobSession {
   /** Says something to the log. Answers the refusal when the core would not admit it; then nothing is sent. */
   say(draft: Draft): Refused | null {
     this.refusal = null;
-    const said = this.#understand(draft, true);
-    if ('code' in said) return this.#refuse(said);
+    const said = this.understood(draft, true);
+    if ('code' in said) return (this.refusal = said);
     this.outbox.post(said.input, said.shown);
     return null;
   }
 
-  /** Says many things at once, as the points of a file: all are written, or none. */
-  sayAll(drafts: readonly Draft[]): Refused | null {
-    this.refusal = null;
-    const all: { input: EventInput; shown: JobEvent }[] = [];
-    const admitted = new Set<string>();
-    for (const draft of drafts) {
-      // one figure of a kind that is admitted stands for the others: the server judges each
-      const kind = draft.kind === 'reading' ? `${draft.step} ${draft.slot}` : null;
-      const said = this.#understand(draft, kind === null || !admitted.has(kind));
-      if ('code' in said) return this.#refuse(said);
-      if (kind !== null) admitted.add(kind);
-      all.push(said);
-    }
-    this.outbox.postTogether(all);
-    return null;
-  }
-
-  #understand(draft: Draft, mustBeAdmitted: boolean): Refused | { input: EventInput; shown: JobEvent } {
+  /** What a draft says to the log, by whom and when; or why it cannot be said. Nothing is written. */
+  understood(draft: Draft, mustBeAdmitted: boolean): Refused | Said {
     const me = this.#me();
     if (!me)
       return {
@@ -268,11 +258,6 @@ export class JobSession {
     const whole = await fetched<JobEvent[]>(`/api/jobs/${this.jobId}/events?after=0`);
     if (whole) this.log = whole;
     else void this.catchUp();
-  }
-
-  #refuse(r: Refused): Refused {
-    this.refusal = r;
-    return r;
   }
 }
 

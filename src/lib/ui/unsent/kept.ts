@@ -5,7 +5,12 @@ const PREFIX = 'nemrik-unsent-';
 const keyOf = (w: Waiting) => `${PREFIX}${w.jobId}:${w.group ?? w.input.id}`;
 const byKey = (all: readonly Waiting[]): Map<string, Waiting[]> => {
   const by = new Map<string, Waiting[]>();
-  for (const w of all) by.set(keyOf(w), [...(w.group ? (by.get(keyOf(w)) ?? []) : []), w]);
+  for (const w of all) {
+    const key = keyOf(w);
+    const list = w.group ? by.get(key) : undefined;
+    if (list) list.push(w);
+    else by.set(key, [w]);
+  }
   return by;
 };
 
