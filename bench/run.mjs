@@ -7,6 +7,7 @@ import { dropDatabase, ensureDatabase, migrate } from '../scripts/lib/database.m
 import { root } from '../scripts/lib/paths.mjs';
 import { ensureBuild } from '../scripts/lib/prepare.mjs';
 import { dragCost, round, toAndFro } from './lib/drag.mjs';
+import { fileCost } from './lib/file.mjs';
 import { enlarge, settled, wait } from './lib/large.mjs';
 import { loggingLatency } from './lib/logging.mjs';
 import { scriptsOf } from './lib/scripts.mjs';
@@ -49,7 +50,7 @@ const { rows: gear } = await client.query(`SELECT id FROM job WHERE sheet = 'reg
 const { rows: drive } = await client.query(`SELECT id FROM job WHERE sheet = 'pedestal' ORDER BY opened_at DESC`);
 const cookie = { headers: { cookie: 'nemrik-person=ines-farrow' } };
 
-const parts = { pages, scripts, calls, logging, drags, core, large };
+const parts = { pages, scripts, calls, logging, drags, files, core, large };
 const asked = process.argv.slice(2);
 try {
   for (const [name, part] of Object.entries(parts)) if (asked.length === 0 || asked.includes(name)) await part();
@@ -108,15 +109,19 @@ async function calls() {
   line('api/calc/piston.at', `${ms.calc.toFixed(3)} ms, ${(ms.calc / ms.bare).toFixed(2)} x`, 'at most 1.5 x');
 }
 
+async function opened(engine, sheet) {
+  const id = randomUUID();
+  await client.query(`INSERT INTO job (id, engine_id, sheet, opened_by) VALUES ($1, $2, $3, 'ines-farrow')`, [
+    id,
+    engine,
+    sheet
+  ]);
+  return id;
+}
+
 async function logging() {
   const jobs = [];
-  for (let k = 0; k < 10; k++) {
-    jobs.push(randomUUID());
-    await client.query(
-      `INSERT INTO job (id, engine_id, sheet, opened_by) VALUES ($1, 'lock-4-pump', 'fit-from-scratch', 'ines-farrow')`,
-      [jobs[k]]
-    );
-  }
+  for (let k = 0; k < 10; k++) jobs.push(await opened('lock-4-pump', 'fit-from-scratch'));
   const t = await loggingLatency(nemrik.url, jobs, 'ines-farrow');
   line(`reading acknowledged, 20 people, ${t.n} readings: median`, `${t.p50.toFixed(1)} ms`, '');
   line('  99th percentile (longest beside it)', `${t.p99.toFixed(1)} (${t.max.toFixed(0)}) ms`, 'within 50 ms');
@@ -148,6 +153,15 @@ async function drag(what, path, find, way) {
   line('  processor time of the main thread alone', `${d.processor.toFixed(2)} ms`, '');
   line(`  a frame (${d.frames} of them)`, `${d.perFrame.toFixed(2)} ms`, '');
   line('  longest task', `${d.longest.toFixed(0)} ms`, 'none over 50 ms');
+}
+
+async function files() {
+  for (const points of [60, 600]) {
+    const path = `/jobs/${await opened('ropeway-winch', 'recurve')}`;
+    const t = await fileCost(nemrik.url, path, 'ines-farrow', points);
+    line(`a file of ${points} points logged: longest task`, `${t.clock.toFixed(0)} ms`, 'none over 50 ms');
+    line('  by processor time of the main thread alone', `${t.processor.toFixed(0)} ms`, '');
+  }
 }
 
 /** The demo workshop copied until it has 10,000 jobs, as a server finds it after an upgrade: nothing derived yet. */

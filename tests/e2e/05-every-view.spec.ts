@@ -54,7 +54,7 @@ async function violations(page: import('@playwright/test').Page): Promise<string
 
 for (const theme of ['light', 'dim'])
   test(`axe finds nothing on any view, ${theme}`, async ({ page, context }) => {
-    test.setTimeout(150_000);
+    test.setTimeout(300_000);
     await context.addCookies([
       { name: 'nemrik-prefs', value: encodeURIComponent(JSON.stringify({ theme })), url: DEMO }
     ]);
@@ -102,8 +102,20 @@ test('axe finds nothing on any kind of step of any run sheet', async ({ page }) 
   expect([...wanted]).toEqual([]);
 });
 
+test('what must not be done is in sight at 1280x800 as a job is opened', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  let seen = 0;
+  for (const { path } of (await views(page)).filter((v) => v.name.startsWith('job '))) {
+    await open(page, path);
+    const bars = page.getByRole('complementary', { name: 'Where the engine is' }).locator('details.flag');
+    for (const bar of await bars.all()) await expect(bar).toBeInViewport({ ratio: 1 });
+    seen += await bars.count();
+  }
+  expect(seen).toBeGreaterThan(15);
+});
+
 test('no drawing of a step in use runs under the row of actions at 1280x800', async ({ page }) => {
-  test.setTimeout(200_000);
+  test.setTimeout(300_000);
   await page.setViewportSize({ width: 1280, height: 800 });
   const cut: string[] = [];
   let drawings = 0;
@@ -141,7 +153,7 @@ test('no drawing of a step in use runs under the row of actions at 1280x800', as
 });
 
 test('nothing runs out of the page from 390 to 1920 px, nor at 200 % zoom', async ({ page }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   for (const v of await views(page)) {
     for (const width of [390, 640, 1280, 1920]) {
       await page.setViewportSize({ width, height: 800 });

@@ -2,6 +2,7 @@
   import { onMount } from 'svelte';
   import { colour } from '../theme/palette.ts';
   import { axisLook } from './axis.ts';
+  import { chartOn } from './chart-on.ts';
   import type { Chart as ChartType, ChartDataset } from 'chart.js';
 
   export interface Series {
@@ -61,10 +62,9 @@
   }
 
   onMount(() => {
-    let gone = false;
-    void import('./chart-setup.ts').then(({ Chart }) => {
-      if (gone) return;
-      chart = new Chart(canvas, {
+    const off = chartOn(
+      canvas,
+      () => ({
         type: 'scatter',
         data: { datasets: series.map(dataset) },
         options: {
@@ -74,19 +74,21 @@
           scales: scales(),
           plugins: { tooltip: { enabled: true } }
         }
-      });
-      ready = true;
-    });
+      }),
+      (made) => {
+        chart = made;
+        ready = true;
+      }
+    );
     return () => {
-      gone = true;
-      chart?.destroy();
       chart = null;
+      off();
     };
   });
   $effect(() => {
     const [next, look] = [series.map(dataset), scales()];
     // a chart whose place has left the page is not drawn any more
-    if (!ready || !chart || !canvas?.isConnected) return;
+    if (!chart || !canvas?.isConnected) return;
     chart.data.datasets = next;
     chart.options.scales = look;
     chart.update('none');

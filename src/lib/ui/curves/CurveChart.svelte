@@ -1,5 +1,6 @@
 <script lang="ts">
   import { axisLook } from '../charts/axis.ts';
+  import { chartOn } from '../charts/chart-on.ts';
   import { colour } from '../theme/palette.ts';
   import { gripped, type Grip } from '../instruments/grip.ts';
   import { onMount, untrack } from 'svelte';
@@ -168,10 +169,9 @@
   }
 
   onMount(() => {
-    let gone = false;
-    void import('../charts/chart-setup.ts').then(({ Chart }) => {
-      if (gone) return;
-      chart = new Chart(canvas, {
+    const off = chartOn(
+      canvas,
+      () => ({
         type: 'scatter',
         data: { datasets: datasets(picture) },
         options: {
@@ -182,14 +182,16 @@
           onResize: () => setTimeout(() => drawn++),
           plugins: { tooltip: { enabled: false } }
         }
-      });
-      ready = true;
-      drawn++;
-    });
+      }),
+      (made) => {
+        chart = made;
+        ready = true;
+        drawn++;
+      }
+    );
     return () => {
-      gone = true;
-      chart?.destroy();
       chart = null;
+      off();
     };
   });
   $effect(() => {
@@ -197,8 +199,8 @@
     // the scale keeps still under a hand that drags
     const dragged = untrack(() => held) !== null;
     const look = scales(picture.maxRpm, dragged ? stillTop : top);
-    if (!ready || !chart) return;
     if (!dragged) stillTop = top;
+    if (!chart) return;
     // with the frame, and not with what else the same word changes on the page
     const frame = requestAnimationFrame(() => {
       if (!chart) return;

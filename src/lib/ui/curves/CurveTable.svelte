@@ -17,7 +17,7 @@
   let all = $state(false);
   const shown = $derived(all || judged.length <= MOST ? judged : judged.slice(-MOST));
   /** points that come many at once, as from a file, are put down a few a frame */
-  const A_FRAME = 12;
+  const A_FRAME = 6;
   let down = $state(untrack(() => shown.length));
   const rows = $derived(shown.length - down > A_FRAME ? shown.slice(0, down + A_FRAME) : shown);
   $effect(() => {

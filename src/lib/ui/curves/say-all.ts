@@ -5,7 +5,7 @@ import type { Refused } from '../unsent/waiting.ts';
 /** No slice of the work lasts much longer than this: what is pressed meanwhile is answered after it. */
 const SLICE_MS = 12;
 /** How many come into sight first; then twice as many, and so on. */
-const FIRST_IN_SIGHT = 24;
+const FIRST_IN_SIGHT = 8;
 
 /** Lets the page answer and draw before the work goes on. */
 const breath = (): Promise<void> => new Promise((r) => setTimeout(r));

@@ -55,6 +55,8 @@
     else session.say({ kind: 'say', flag: f, on });
   }
   const panel = $derived(session.sheet.panel === undefined ? undefined : panelOf(session.sheet.panel));
+  /** sheets of an engine stand on its dial; those of other things have a panel of their own, or none */
+  const onDial = $derived(session.sheet.panel === undefined);
   const placed = $derived(crankWords.placeText(place, cycle));
 </script>
 
@@ -70,7 +72,7 @@
       <!-- an instrument may be long: what must not be done stands above it -->
       {@render bars()}
       <Lazy load={panel} props={{ session, prefs, surface: view.selected.step.surface }} />
-    {:else if session.sheet.panel === undefined}
+    {:else if onDial}
       <TwoLapDial
         cycleDeg={cycle}
         deg={crank.crankDeg}
@@ -105,13 +107,15 @@
           {/each}
         </fieldset>
       {/if}
-      {#if crank.crankDeg !== null && !turning && !state.closed}
+    {/if}
+    {#if !panel}
+      {@render bars()}
+      {#if crank.crankDeg !== null && !turning && !state.closed && onDial}
         <button class="link lost" onclick={() => session.say({ kind: 'crank', crankDeg: null, move: 'unknown' })}
           >The crank was turned, nobody counted</button
         >
       {/if}
     {/if}
-    {#if !panel}{@render bars()}{/if}
     {#if !state.closed}<Sayable {session} ontell={tell} />{/if}
     {#if figures.length}
       <dl>
