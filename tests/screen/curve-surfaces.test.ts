@@ -1,12 +1,15 @@
 // @vitest-environment jsdom
 import { tick } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { cleanup, fireEvent, waitFor } from '@testing-library/svelte';
+import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
 import { curveMatch } from '$core/calculations/curve/curve-match.ts';
 import type { MatchInput } from '$core/domains/curves/recurve-work.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { CURVE, found, inputs, stock, sweep } from '../support/curve-jobs.ts';
 import { readCurveFile } from '$lib/ui/curves/curve-file.ts';
+import CurveFiles from '$lib/ui/curves/CurveFiles.svelte';
+import { picture } from '$lib/reader/curve-picture.ts';
+import type { Refused } from '$lib/ui/unsent/waiting.ts';
 import { importSweep } from '$lib/ui/curves/import-sweep.ts';
 import { press as shortcut } from '$lib/ui/keys/keys.ts';
 import { away, button, press, surface, withGeometry } from './support.ts';
@@ -226,6 +229,32 @@ describe('a sweep as it is read', () => {
     expect(points()).toBeGreaterThan(before);
     expect(points()).toBeLessThan(40);
     await waitFor(() => expect(points()).toBe(40));
+  });
+  it('of a file that is refused keeps the file, and logs it once that is put right', async () => {
+    let answer!: (refused: Refused | null) => void;
+    const onimport = vi.fn(() => new Promise<Refused | null>((r) => (answer = r)));
+    const sweep = found().state.work.sweeps[0]!;
+    const { container: page } = render(CurveFiles, {
+      picture: picture(engineWith(CURVE), sweep),
+      title: 'x',
+      onimport
+    });
+    const text = 'rpm,deg,dir,scale\n650,9,up,engine\n900,9,up,engine\n';
+    const file = { name: 'bench.csv', text: () => Promise.resolve(text) };
+    const input = page.querySelector<HTMLInputElement>('input[type=file]')!;
+    Object.defineProperty(input, 'files', { value: [file] });
+    await fireEvent.change(input);
+    const incoming = () => page.querySelector('[data-testid=incoming]');
+    await waitFor(() => expect(incoming()?.textContent).toContain('bench.csv: 2 points'));
+    for (const refused of [{ code: 'nobody-acts', message: 'Choose your name at the top first.' }, null]) {
+      await fireEvent.click(button(page, 'Log these points'));
+      // a second press while they are logged does nothing
+      expect(button(page, 'Logging them …').hasAttribute('disabled')).toBe(true);
+      answer(refused);
+      await waitFor(() => expect(incoming() === null).toBe(refused === null));
+      if (refused) await waitFor(() => expect(button(page, 'Log these points').hasAttribute('disabled')).toBe(false));
+    }
+    expect(onimport).toHaveBeenCalledTimes(2);
   });
   it('stands in a table beside the chart, every point with its limits, and the fit below', async () => {
     const on = await surface(found(), 'baseline');

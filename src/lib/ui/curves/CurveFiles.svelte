@@ -47,10 +47,12 @@
   async function take() {
     if (!table || !scale || logging) return;
     logging = true;
-    // what is refused stays here: it can be logged again once it is put right
-    const refused = await onimport?.(table, scale, gauge ?? gauges[0]?.id ?? null);
-    logging = false;
-    if (!refused) drop();
+    try {
+      // what is refused stays here: it can be logged again once it is put right
+      if (!(await onimport?.(table, scale, gauge ?? gauges[0]?.id ?? null))) drop();
+    } finally {
+      logging = false;
+    }
   }
   async function saveAs(what: 'measured' | 'predicted' | 'svg') {
     const f = await file();
