@@ -9,7 +9,10 @@ const resolve = { alias: { $core: at('./src/core'), $lib: at('./src/lib') } };
 export default defineConfig({
   test: {
     projects: [
-      { resolve, test: { name: 'core', include: ['tests/core/**/*.test.ts', 'tests/lib/**/*.test.ts'] } },
+      {
+        resolve,
+        test: { name: 'core', include: ['tests/core/**/*.test.ts', 'tests/lib/**/*.test.ts'], testTimeout: 30_000 }
+      },
       {
         // the state behind screens, and surfaces in a page without pixels; what they look like belongs to the browser tests
         plugins: [svelte({ configFile: false })],
@@ -17,7 +20,12 @@ export default defineConfig({
           alias: { ...resolve.alias, '$app/forms': at('./tests/screen/app-forms.ts') },
           conditions: ['browser']
         },
-        test: { name: 'screen', include: ['tests/screen/**/*.test.ts'] }
+        test: {
+          name: 'screen',
+          include: ['tests/screen/**/*.test.ts'],
+          setupFiles: ['tests/screen/waits.ts'],
+          testTimeout: 30_000
+        }
       },
       { resolve, test: { name: 'vectors', include: ['tests/vectors/**/*.test.ts'], testTimeout: 60_000 } },
       {

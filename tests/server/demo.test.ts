@@ -95,7 +95,8 @@ describe('derived rows', () => {
 });
 
 describe('the card', () => {
-  it('of every job has its limits, its readings and a printed page', async () => {
+  // some forty cards, each printed
+  it('of every job has its limits, its readings and a printed page', { timeout: 120_000 }, async () => {
     for (const id of ids) {
       const data = await cardData(id, defaultPrefs);
       expect(data.card.limits.length, data.sheet.title).toBeGreaterThan(3);

@@ -4,7 +4,7 @@ import type { Person } from '$core/job/index.ts';
 import { CORE_VERSION } from '$lib/server/core-version.ts';
 import { getPool } from '$lib/server/db/pool.ts';
 import { append } from '$lib/server/jobs/append.ts';
-import { derivedSettled, freshen } from '$lib/server/jobs/derive.ts';
+import { derivedSettled, freshen, stopDeriving } from '$lib/server/jobs/derive.ts';
 import { engineForJob } from '$lib/server/jobs/engine-for-job.ts';
 import { behindOf } from '$lib/server/repositories/derived.ts';
 import { openJob } from '$lib/server/repositories/jobs.ts';
@@ -70,5 +70,23 @@ describe('figures that later jobs are judged with', () => {
     await freshen(engineId);
     expect(await behindOf(engineId, CORE_VERSION)).toEqual([]);
     expect((await seen())! - first!).toBeCloseTo(0.1, 6);
+  });
+});
+
+// the last here: what is told to end does not begin again
+describe('a server that is told to end', () => {
+  it('works out nothing more behind what is written, and leaves it to whoever reads it next', async () => {
+    const id = await openJob(engineId, 'pedestal', null, by, '2026-05-05T08:00:00Z');
+    const remark = () => append(id, { id: randomUUID(), kind: 'remark', step: 'washer', text: 'clean' }, by);
+    await freshen(engineId);
+    await remark();
+    await derivedSettled();
+    expect(await behindOf(engineId, CORE_VERSION)).not.toContain(id);
+    stopDeriving();
+    await remark();
+    await derivedSettled();
+    expect(await behindOf(engineId, CORE_VERSION)).toContain(id);
+    await freshen(engineId);
+    expect(await behindOf(engineId, CORE_VERSION)).not.toContain(id);
   });
 });

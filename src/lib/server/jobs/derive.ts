@@ -190,12 +190,13 @@ let running: Promise<void> | null = null;
 export function deriveSoon(jobId: string): void {
   waiting.add(jobId);
   running ??= (async () => {
-    while (waiting.size > 0) {
+    // a server that is ending leaves the rest to the next one
+    while (waiting.size > 0 && !stopped) {
       const [id] = waiting;
       waiting.delete(id!);
       // a database that is away is met again by whoever reads the stale row
       await derive(id!, true).catch((e) => {
-        if (!isAway(e) && !(e instanceof Refusal)) log.error(`job ${id} could not be derived`, e);
+        if (!stopped && !isAway(e) && !(e instanceof Refusal)) log.error(`job ${id} could not be derived`, e);
       });
     }
     running = null;
@@ -206,7 +207,7 @@ export async function derivedSettled(): Promise<void> {
   while (running || catching) await (running ?? catching);
 }
 
-/** Ends the work in the background after the job in hand. */
+/** Ends the work in the background after the job in hand: what is behind then is worked out by whoever reads it next. */
 export function stopDeriving(): void {
   stopped = true;
 }
