@@ -188,9 +188,10 @@ let running: Promise<void> | null = null;
  * and are derived again when they are next read.
  */
 export function deriveSoon(jobId: string): void {
+  // a server that is ending leaves it to the next one
+  if (stopped) return;
   waiting.add(jobId);
   running ??= (async () => {
-    // a server that is ending leaves the rest to the next one
     while (waiting.size > 0 && !stopped) {
       const [id] = waiting;
       waiting.delete(id!);
