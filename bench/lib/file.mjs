@@ -1,5 +1,6 @@
 import { chromium } from '@playwright/test';
 import { CHROMIUM, ensureChromium } from '../../scripts/lib/debian.mjs';
+import { longest, tasksDuring } from './tasks.mjs';
 
 /** A sweep as an instrument writes it: one way up, a ramp and a flat. */
 const sweep = (points) =>
@@ -34,20 +35,13 @@ export async function fileCost(url, path, person, points) {
     // what is fetched while a page is idle is here by then
     await page.waitForTimeout(3000);
     const log = page.getByRole('button', { name: 'Log these points' });
-    await browser.startTracing(page, { categories: ['toplevel'] });
-    await log.evaluate((b) => b.click());
-    await page.getByTestId('fit').waitFor();
-    await log.waitFor({ state: 'detached' });
-    await page.waitForTimeout(2000);
-    const { traceEvents } = JSON.parse((await browser.stopTracing()).toString());
-    const main = new Set(
-      traceEvents
-        .filter((e) => e.name === 'thread_name' && e.args.name === 'CrRendererMain')
-        .map((e) => `${e.pid} ${e.tid}`)
-    );
-    const tasks = traceEvents.filter((e) => e.ph === 'X' && /RunTask/.test(e.name) && main.has(`${e.pid} ${e.tid}`));
-    const longest = (of) => Math.max(0, ...tasks.map((e) => (e[of] ?? 0) / 1000));
-    return { clock: longest('dur'), processor: longest('tdur') };
+    const tasks = await tasksDuring(browser, page, async () => {
+      await log.evaluate((b) => b.click());
+      await page.getByTestId('fit').waitFor();
+      await log.waitFor({ state: 'detached' });
+      await page.waitForTimeout(2000);
+    });
+    return longest(tasks);
   } finally {
     await browser.close();
   }

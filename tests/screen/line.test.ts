@@ -163,7 +163,7 @@ describe('the step in view', () => {
     for (let k = 0; k < 50; k++) view.move(1);
     expect(view.selected.step.id).toBe('close');
   });
-  it('lets the words follow a hand that turns the dial ten times a second, and at once when it lets go', () => {
+  it('lets words follow a hand on the dial ten times a second, what is drawn thirty times, and both at once when it lets go', () => {
     vi.useFakeTimers();
     const { session, view } = screen('fit-from-scratch');
     session.say({ kind: 'say', flag: 'vehicle-secured', on: true, seen: 'blocked at both wheels' });
@@ -173,10 +173,18 @@ describe('the step in view', () => {
     expect(from()).toEqual([30, 30]);
     view.turning(40);
     view.turning(42);
-    expect([view.held, ...from()]).toEqual([true, 42, 30]);
-    vi.advanceTimersByTime(100);
-    expect(from()).toEqual([42, 42]);
+    // the first move is shown at once, what follows when that has been seen
+    expect([view.held, view.place.crankDeg, ...from()]).toEqual([true, 42, 40, 40]);
+    vi.advanceTimersByTime(33);
+    expect([...from(), view.placeSaid.crankDeg]).toEqual([42, 40, 40]);
+    vi.advanceTimersByTime(67);
+    expect([...from(), view.placeSaid.crankDeg]).toEqual([42, 42, 42]);
+    view.turning(43);
+    expect(from()).toEqual([43, 42]);
+    // a hand that rested is followed at once again
+    vi.advanceTimersByTime(300);
     view.turning(45);
+    expect(from()).toEqual([45, 45]);
     view.turning(null);
     expect(from()).toEqual([30, 30]);
     view.turning(50);

@@ -12,35 +12,49 @@ import {
   placeAt,
   placeTouched,
   shapeFor,
-  SIZE as DIAL,
   tickPath
 } from '$lib/ui/instruments/two-lap-dial/dial-geometry.ts';
+import { placeOf, transformOf, type Motion } from '$lib/ui/instruments/motion.ts';
 import { bearingArc, bearingPoint, CENTRE, terminals, turnArrow } from '$lib/ui/instruments/cap/cap-geometry.ts';
-import {
-  crownAt,
-  FACE,
-  layout,
-  magnified,
-  moves,
-  pose,
-  SIZE as PISTON
-} from '$lib/ui/instruments/piston/piston-geometry.ts';
+import { crownAt, FACE, layout, magnified, moves, pose } from '$lib/ui/instruments/piston/piston-geometry.ts';
 
-/** Where a CSS transform about a place brings a point of a drawing of that height: its parts act from the last to the first. */
-function moved(css: string, about: { x: number; y: number }, from: { x: number; y: number }, height: number) {
+/** Where a motion brings a point of a drawing, by the CSS it becomes for a box of the part: it acts from the last to the first. */
+function moved(motion: Motion, about: { x: number; y: number }, from: { x: number; y: number }) {
+  const box = { x: about.x - 7, y: about.y - 90, width: 14, height: 120 };
   let [x, y] = [from.x - about.x, from.y - about.y];
-  for (const [, what, n] of [...css.matchAll(/(\w+)\(([-\d.e]+)(?:deg|%)?\)/g)].reverse()) {
-    const by = Number(n);
-    if (what === 'translateY') y += (by / 100) * height;
+  for (const [, what, a, b] of [
+    ...transformOf(motion, box).matchAll(/(\w+)\(([-\d.e]+)(?:deg|%)?(?:, ([-\d.e]+)%)?\)/g)
+  ].reverse()) {
+    const by = Number(a);
+    if (what === 'translate') [x, y] = [x + (by / 100) * box.width, y + (Number(b) / 100) * box.height];
     else if (what === 'scaleY') y *= by;
     else {
-      const a = (by * Math.PI) / 180;
-      [x, y] = [x * Math.cos(a) - y * Math.sin(a), x * Math.sin(a) + y * Math.cos(a)];
+      const turn = (by * Math.PI) / 180;
+      [x, y] = [x * Math.cos(turn) - y * Math.sin(turn), x * Math.sin(turn) + y * Math.cos(turn)];
     }
   }
   return { x: x + about.x, y: y + about.y };
 }
 const near = (p: { x: number; y: number }, q: { x: number; y: number }) => Math.hypot(p.x - q.x, p.y - q.y);
+
+describe('a moving part', () => {
+  it('lies over its own box of the drawing, and turns about a place of the drawing that may lie outside it', () => {
+    expect(placeOf({ x: 30, y: 20, width: 60, height: 40 }, { width: 300, height: 400 }, { x: 60, y: 80 })).toEqual({
+      left: '10.0000%',
+      top: '5.0000%',
+      width: '20.0000%',
+      height: '10.0000%',
+      origin: '50.000% 150.000%'
+    });
+  });
+
+  it('is shifted by lengths of the drawing, whatever its box measures', () => {
+    expect(
+      transformOf({ shift: { x: 15, y: -10 }, turn: 90, stretch: 0.5 }, { x: 0, y: 0, width: 60, height: 40 })
+    ).toBe('translate(25.00%, -25.00%) rotate(90.00deg) scaleY(0.5000)');
+    expect(transformOf({ turn: 0 }, { x: 0, y: 0, width: 60, height: 40 })).toBe('rotate(0.00deg)');
+  });
+});
 
 describe('two-lap dial', () => {
   const four = shapeFor(720);
@@ -50,8 +64,8 @@ describe('two-lap dial', () => {
     for (const s of [four, two])
       for (let t = 0; t < s.cycleDeg; t += 17) {
         const hub = { x: s.cx, y: s.cy };
-        expect(near(moved(knobAt(s, t), hub, hub, DIAL.height), lapPoint(s, t))).toBeLessThan(0.05);
-        const end = moved(handTo(s, t), hub, { x: s.cx, y: s.cy - HAND }, DIAL.height);
+        expect(near(moved(knobAt(s, t), hub, hub), lapPoint(s, t))).toBeLessThan(0.05);
+        const end = moved(handTo(s, t), hub, { x: s.cx, y: s.cy - HAND });
         expect(near(end, lapPoint(s, t, -9))).toBeLessThan(0.05);
       }
   });
@@ -150,12 +164,11 @@ describe('piston and dial', () => {
         const crank = { x: l.cx, y: l.cy };
         const gudgeon = { x: l.cx, y: l.crownTop + l.crownUp };
         const foot = { x: l.cx, y: FACE.cy + FACE.r };
-        const to = (css: string, about: typeof crank, from: typeof crank) => moved(css, about, from, PISTON.height);
-        expect(near(to(m.web, crank, { x: l.cx, y: l.cy - l.crank }), p.pin)).toBeLessThan(0.05);
-        expect(near(to(m.rod, gudgeon, { x: gudgeon.x, y: gudgeon.y + l.rod }), p.pin)).toBeLessThan(0.2);
-        expect(near(to(m.rod, gudgeon, gudgeon), p.gudgeon)).toBeLessThan(0.05);
-        expect(to(m.piston, crank, { x: l.cx, y: l.crownTop }).y).toBeCloseTo(p.crownY, 1);
-        expect(to(m.probe, foot, { x: l.cx, y: l.crownTop + 2 * l.crank }).y).toBeCloseTo(p.crownY, 1);
+        expect(near(moved(m.web, crank, { x: l.cx, y: l.cy - l.crank }), p.pin)).toBeLessThan(0.05);
+        expect(near(moved(m.rod, gudgeon, { x: gudgeon.x, y: gudgeon.y + l.rod }), p.pin)).toBeLessThan(0.2);
+        expect(near(moved(m.rod, gudgeon, gudgeon), p.gudgeon)).toBeLessThan(0.05);
+        expect(moved(m.piston, crank, { x: l.cx, y: l.crownTop }).y).toBeCloseTo(p.crownY, 1);
+        expect(moved(m.probe, foot, { x: l.cx, y: l.crownTop + 2 * l.crank }).y).toBeCloseTo(p.crownY, 1);
       }
   });
 

@@ -33,7 +33,7 @@
   const state = $derived(session.state);
   const engine = $derived(session.engine);
   const cycle = $derived(cycleDegOf(engine));
-  const place = $derived(view.place);
+  const place = $derived(view.placeSaid);
   const crank = $derived(state.work.crank ?? NOWHERE);
   const plan = $derived(view.plan);
   const figures = $derived(settledFigures(state));

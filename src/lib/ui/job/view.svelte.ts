@@ -3,6 +3,7 @@ import { mod } from '$core/numerics/angles.ts';
 import { NOWHERE, type CrankPlace } from '$core/domains/crank/crank-place.ts';
 import { cycleDegOf } from '$core/engine/engine.ts';
 import type { Prefs } from '$lib/reader/prefs.ts';
+import { Follower } from './follower.svelte.ts';
 import type { JobSession } from './session.svelte.ts';
 
 /** What one screen looks at: the step in view, the dial while it is being turned, and the plan from there. */
@@ -12,9 +13,10 @@ export class JobView {
   /** the step at which a photograph is asked for, where the run sheet does not ask for one */
   photographing = $state<string | null>(null);
   #held = $state<number | null>(null);
-  /** where the hand on the dial was when words last followed it */
-  #heldSaid = $state<number | null>(null);
-  #saying: ReturnType<typeof setTimeout> | undefined;
+  /** words follow the hand on the dial ten times a second, which is as fast as they can be read */
+  #said = new Follower(100);
+  /** what is drawn of the way from there, thirty times: the eye sees no difference, and it is painted anew each time */
+  #drawn = new Follower(33);
   /** whether the dial is being turned at this moment */
   readonly held = $derived(this.#held !== null);
 
@@ -32,9 +34,10 @@ export class JobView {
   readonly place = $derived.by(() => this.#placeAt(this.#held));
 
   readonly target = $derived.by(() => crankWords.crankTarget(this.session.state, this.selected.step));
-  readonly plan = $derived.by(() => this.#planFrom(this.place));
-  /** The same in words: while the dial is turned they follow ten times a second, which is as fast as they can be read. */
-  readonly planSaid = $derived.by(() => this.#planFrom(this.#placeAt(this.#heldSaid)));
+  readonly plan = $derived.by(() => this.#planFrom(this.#placeAt(this.#drawn.value)));
+  /** Place and plan as words say them. */
+  readonly placeSaid = $derived.by(() => this.#placeAt(this.#said.value));
+  readonly planSaid = $derived.by(() => this.#planFrom(this.placeSaid));
 
   #placeAt(held: number | null): CrankPlace {
     const { crank = NOWHERE } = this.session.state.work;
@@ -48,19 +51,12 @@ export class JobView {
 
   turning(deg: number | null): void {
     this.#held = deg;
-    if (deg === null) this.#follow();
-    else this.#saying ??= setTimeout(() => this.#follow(), 100);
-  }
-  /** Words say where the hand is now. */
-  #follow(): void {
-    clearTimeout(this.#saying);
-    this.#saying = undefined;
-    this.#heldSaid = this.#held;
+    this.#said.follow(deg);
+    this.#drawn.follow(deg);
   }
 
   turned(deg: number, travel: number): void {
-    this.#held = null;
-    this.#follow();
+    this.turning(null);
     this.session.say({
       kind: 'crank',
       crankDeg: Math.round(deg * 10) / 10,

@@ -30,6 +30,15 @@
   const gudgeon = $derived({ x: l.cx, y: l.crownTop + l.crownUp });
   const probe = $derived({ x: l.cx, y: FACE.cy + FACE.r });
   const face = { x: FACE.cx, y: FACE.cy };
+  /** what each moving part covers, with the width of its lines */
+  const boxes = $derived({
+    piston: { x: l.cx - 50, y: l.crownTop - 2, width: 100, height: 62 },
+    probe: { x: probe.x - 3, y: probe.y, width: 6, height: l.crownTop + 2 * l.crank - probe.y },
+    rod: { x: gudgeon.x - 5, y: gudgeon.y - 5, width: 10, height: l.rod + 10 },
+    web: { x: crank.x - 8, y: crank.y - l.crank - 8, width: 16, height: l.crank + 16 },
+    pin: { x: gudgeon.x - 7, y: gudgeon.y - 7, width: 14, height: 14 },
+    needle: { x: face.x - 5, y: face.y - 27, width: 10, height: 32 }
+  });
   const ticks = dialTicks(FACE.cx, FACE.cy, FACE.r);
   const half = $derived(Math.max(1.2, (dwellDeg ?? 0) / 2));
   const before = $derived(marks.filter((m) => m.label === 'before'));
@@ -84,26 +93,26 @@
         >{/each}
     {/if}
   </svg>
-  <MovingPart size={SIZE} about={crank} transform={at.piston}>
+  <MovingPart size={SIZE} box={boxes.piston} about={crank} motion={at.piston}>
     <rect x={l.cx - 48} y={l.crownTop} width="96" height="58" class="part" />
     <path d="M{l.cx - 48} {l.crownTop + 8}h96M{l.cx - 48} {l.crownTop + 14}h96" class="thin ring" />
   </MovingPart>
-  <MovingPart size={SIZE} about={probe} transform={at.probe}>
+  <MovingPart size={SIZE} box={boxes.probe} about={probe} motion={at.probe}>
     <path d="M{probe.x} {probe.y}V{l.crownTop + 2 * l.crank}" class="probe" />
   </MovingPart>
-  <MovingPart size={SIZE} about={gudgeon} transform={at.rod}>
+  <MovingPart size={SIZE} box={boxes.rod} about={gudgeon} motion={at.rod}>
     <path d="M{gudgeon.x} {gudgeon.y}v{l.rod}" class="rod" />
     <path d="M{gudgeon.x} {gudgeon.y}v{l.rod}" class="rod core" />
   </MovingPart>
-  <MovingPart size={SIZE} about={crank} transform={at.web}>
+  <MovingPart size={SIZE} box={boxes.web} about={crank} motion={at.web}>
     <path d="M{crank.x} {crank.y}v{-l.crank}" class="web" />
     <circle cx={crank.x} cy={crank.y - l.crank} r="5" class="part" />
     <circle cx={crank.x} cy={crank.y} r="6" class="part" />
   </MovingPart>
-  <MovingPart size={SIZE} about={crank} transform={at.piston}>
+  <MovingPart size={SIZE} box={boxes.pin} about={crank} motion={at.piston}>
     <circle cx={gudgeon.x} cy={gudgeon.y} r="4.5" class="part" />
   </MovingPart>
-  <MovingPart size={SIZE} about={face} transform={at.needle}>
+  <MovingPart size={SIZE} box={boxes.needle} about={face} motion={at.needle}>
     <path d="M{face.x} {face.y}v-25" class="needle" />
     <circle cx={face.x} cy={face.y} r="2.6" class="hub" />
   </MovingPart>

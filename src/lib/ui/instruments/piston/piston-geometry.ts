@@ -1,5 +1,6 @@
 import { deg, rad } from '$core/numerics/angles.ts';
 import { dropMm, type Slider } from '$core/calculations/piston/slider.ts';
+import type { Motion } from '../motion.ts';
 
 /** The slider-crank laid out for drawing: everything in drawing units, the crank pin on a circle of `crank`. */
 export interface PistonLayout {
@@ -60,22 +61,22 @@ export const crownAt = (l: PistonLayout, s: Slider, drop: number): number =>
   l.crownTop + (magnified(drop, s.maxDropMm, l.magnify) * l.crank) / s.r;
 
 /**
- * The moving parts as CSS transforms of what is drawn with the crank at the top: piston and its pin, and the crank's
- * web about the crank, the rod about the piston pin, the probe about the foot of the dial's face, the needle about its
- * middle.
+ * How the moving parts move from where they are drawn, with the crank at the top: piston and its pin down the bore, the
+ * crank's web about the crank, the rod about the piston pin, the probe about the foot of the dial's face, the needle about
+ * its middle.
  */
-export function moves(l: PistonLayout, p: PistonPose): Record<'piston' | 'probe' | 'rod' | 'web' | 'needle', string> {
-  const down = `translateY(${((100 * (p.crownY - l.crownTop)) / SIZE.height).toFixed(3)}%)`;
+export function moves(l: PistonLayout, p: PistonPose): Record<'piston' | 'probe' | 'rod' | 'web' | 'needle', Motion> {
+  const shift = { x: 0, y: p.crownY - l.crownTop };
   const dx = p.pin.x - p.gudgeon.x;
   const dy = p.pin.y - p.gudgeon.y;
   const foot = FACE.cy + FACE.r;
   return {
-    piston: down,
-    probe: `scaleY(${((p.crownY - foot) / (l.crownTop + 2 * l.crank - foot)).toFixed(4)})`,
+    piston: { shift },
+    probe: { stretch: (p.crownY - foot) / (l.crownTop + 2 * l.crank - foot) },
     // a rod is drawn no longer than it is: the small drops are magnified, so that it is shorter in between
-    rod: `${down} rotate(${deg(Math.atan2(-dx, dy)).toFixed(2)}deg) scaleY(${(Math.hypot(dx, dy) / l.rod).toFixed(4)})`,
-    web: `rotate(${p.crankDeg.toFixed(2)}deg)`,
-    needle: `rotate(${p.needleDeg.toFixed(2)}deg)`
+    rod: { shift, turn: deg(Math.atan2(-dx, dy)), stretch: Math.hypot(dx, dy) / l.rod },
+    web: { turn: p.crankDeg },
+    needle: { turn: p.needleDeg }
   };
 }
 

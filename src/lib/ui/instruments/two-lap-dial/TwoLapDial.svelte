@@ -37,6 +37,8 @@
 
   const shape = $derived(shapeFor(cycleDeg));
   const hub = $derived({ x: shape.cx, y: shape.cy });
+  const hand = $derived({ x: shape.cx - 3, y: shape.cy - HAND - 2, width: 6, height: HAND + 4 });
+  const knob = $derived({ x: shape.cx - 11, y: shape.cy - 11, width: 22, height: 22 });
   const face = $derived(dialFace(shape));
   const v = $derived(valves ?? GENERIC_VALVES);
   const exhaust = $derived(lapPath(shape, 180 - v.evoBbdc, 360 + v.evcAtdc, -15));
@@ -123,15 +125,6 @@
     {/if}
     <path d={face.short} class="tick" />
     <path d={face.long} class="tick long" />
-    {#each arcs as a, k (k)}
-      <path d={a.d} class="turn" />
-      <path d="M-9 -8 L6 0 L-9 8Z" class="head" transform={a.head} />
-      {#each a.passes as t (t)}
-        {@const p = lapPoint(shape, t)}
-        <circle cx={p.x} cy={p.y} r="7" class="passed" />
-        <path d="M{p.x - 5} {p.y + 5}L{p.x + 5} {p.y - 5}" class="passed" />
-      {/each}
-    {/each}
     {#if target !== null}
       {@const p = lapPoint(shape, target)}
       {@const q = lapPoint(shape, target, 13)}
@@ -161,20 +154,32 @@
     <text x={shape.cx} y={SIZE.height - 12} class="place second">bottom</text>
     {#if shown !== null}<circle cx={shape.cx} cy={shape.cy} r="5.5" class="hub" />{/if}
   </svg>
+  <!-- the way to the target changes with every move of the hand: in a layer of its own the face is not painted with it -->
+  <svg class="drawing over way" viewBox="0 0 {SIZE.width} {SIZE.height}" aria-hidden="true">
+    {#each arcs as a, k (k)}
+      <path d={a.d} class="turn" />
+      <path d="M-9 -8 L6 0 L-9 8Z" class="head" transform={a.head} />
+      {#each a.passes as t (t)}
+        {@const p = lapPoint(shape, t)}
+        <circle cx={p.x} cy={p.y} r="7" class="passed" />
+        <path d="M{p.x - 5} {p.y + 5}L{p.x + 5} {p.y - 5}" class="passed" />
+      {/each}
+    {/each}
+  </svg>
   {#if shown !== null}
-    <MovingPart size={SIZE} about={hub} transform={handTo(shape, shown)}>
+    <MovingPart size={SIZE} box={hand} about={hub} motion={handTo(shape, shown)}>
       <line x1={hub.x} x2={hub.x} y1={hub.y} y2={hub.y - HAND} class="pointer" />
     </MovingPart>
-    <MovingPart size={SIZE} about={hub} transform={knobAt(shape, shown)}>
+    <MovingPart size={SIZE} box={knob} about={hub} motion={knobAt(shape, shown)}>
       <circle cx={hub.x} cy={hub.y} r="8" class="knob" />
     </MovingPart>
     {#if !strokeKnown && cycleDeg === 720}
-      <MovingPart size={SIZE} about={hub} transform={knobAt(shape, mod(shown + 360, 720))}>
+      <MovingPart size={SIZE} box={knob} about={hub} motion={knobAt(shape, mod(shown + 360, 720))}>
         <circle cx={hub.x} cy={hub.y} r="8" class="knob ghost" />
       </MovingPart>
     {/if}
   {/if}
-  {#if cycleDeg === 720}<svg class="drawing words" viewBox="0 0 {SIZE.width} {SIZE.height}" aria-hidden="true"
+  {#if cycleDeg === 720}<svg class="drawing over" viewBox="0 0 {SIZE.width} {SIZE.height}" aria-hidden="true"
       ><text x={shape.cx} y={shape.cy - 38} class="place strong second halo">TDC, overlap</text></svg
     >{/if}
 </div>
@@ -198,10 +203,13 @@
   .live svg:active {
     cursor: grabbing;
   }
-  .words {
+  .over {
     position: absolute;
     inset: 0;
     pointer-events: none;
+  }
+  .way {
+    will-change: transform;
   }
   .lap {
     fill: none;

@@ -1,4 +1,5 @@
 import { rad } from '$core/numerics/angles.ts';
+import type { Motion } from '../motion.ts';
 
 /**
  * Geometry of the two-lap dial: one closed path over the cycle, r(θ) = R + A·tanh(3.4·cos(θ/2))/tanh 3.4.
@@ -34,13 +35,15 @@ export function lapPoint(s: DialShape, theta: number, offset = 0): { x: number; 
 
 /** The hand as it is drawn, from the hub up; it is stretched to the lap that it points at. */
 export const HAND = 124;
-/** The hand as a CSS transform about the hub: it ends a little short of the lap, where the knob stands. */
-export function handTo(s: DialShape, theta: number): string {
-  return `rotate(${theta.toFixed(2)}deg) scaleY(${((lapRadius(s, theta) - 9) / HAND).toFixed(4)})`;
-}
-/** What is drawn at the hub, moved out to its place on the lap: a CSS transform about the hub. */
-export function knobAt(s: DialShape, theta: number): string {
-  return `rotate(${theta.toFixed(2)}deg) translateY(${((-100 * lapRadius(s, theta)) / SIZE.height).toFixed(3)}%)`;
+/** How the hand moves about the hub: it ends a little short of the lap, where the knob stands. */
+export const handTo = (s: DialShape, theta: number): Motion => ({
+  turn: theta,
+  stretch: (lapRadius(s, theta) - 9) / HAND
+});
+/** How what is drawn at the hub moves out to its place on the lap. */
+export function knobAt(s: DialShape, theta: number): Motion {
+  const p = lapPoint(s, theta);
+  return { shift: { x: p.x - s.cx, y: p.y - s.cy } };
 }
 
 const at = (n: number) => n.toFixed(1);
