@@ -51,8 +51,11 @@ beforeEach(() => {
 });
 afterEach(cleanup);
 
-/** the next frame, with which a chart is drawn */
-const frame = () => new Promise(requestAnimationFrame);
+/** the next frame, and the task after it in which a chart is drawn */
+const frame = async () => {
+  await new Promise(requestAnimationFrame);
+  await new Promise((r) => setTimeout(r));
+};
 const named = (page: Element, label: string) => page.querySelector<HTMLElement>(`[aria-label="${label}"]`)!;
 const targeted = () => {
   const job = found();

@@ -23,3 +23,16 @@ export function chartOn(
     chart?.destroy();
   };
 }
+
+/**
+ * Does something once the page has shown its next frame, in a task of its own: what the same word changes elsewhere on the
+ * page is there first, and is not held up. Answers how to leave it undone.
+ */
+export function afterFrame(act: () => void): () => void {
+  let later: ReturnType<typeof setTimeout> | undefined;
+  const frame = requestAnimationFrame(() => (later = setTimeout(act)));
+  return () => {
+    cancelAnimationFrame(frame);
+    clearTimeout(later);
+  };
+}

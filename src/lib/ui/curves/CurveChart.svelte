@@ -1,6 +1,6 @@
 <script lang="ts">
   import { axisLook } from '../charts/axis.ts';
-  import { chartOn } from '../charts/chart-on.ts';
+  import { afterFrame, chartOn } from '../charts/chart-on.ts';
   import { colour } from '../theme/palette.ts';
   import { gripped, type Grip } from '../instruments/grip.ts';
   import { onMount, untrack } from 'svelte';
@@ -201,15 +201,13 @@
     const look = scales(picture.maxRpm, dragged ? stillTop : top);
     if (!dragged) stillTop = top;
     if (!chart) return;
-    // with the frame, and not with what else the same word changes on the page
-    const frame = requestAnimationFrame(() => {
+    return afterFrame(() => {
       if (!chart) return;
       chart.data.datasets = next;
       chart.options.scales = look;
       chart.update('none');
       drawn++;
     });
-    return () => cancelAnimationFrame(frame);
   });
 
   const place = (p: Point) => {

@@ -4,7 +4,7 @@ import type { Refused } from '../unsent/waiting.ts';
 
 /** No slice of the work lasts much longer than this: what is pressed meanwhile is answered after it. */
 const SLICE_MS = 12;
-/** How many come into sight first; then twice as many, and so on. */
+/** How many come into sight first; then four times as many, and so on. */
 const FIRST_IN_SIGHT = 8;
 
 /** Lets the page answer and draw before the work goes on. */
@@ -34,7 +34,7 @@ export async function sayAll(session: JobSession, drafts: readonly Draft[]): Pro
   const before = session.outbox.waiting.length;
   session.inSight = before + FIRST_IN_SIGHT;
   session.outbox.postTogether(all);
-  for (let seen = FIRST_IN_SIGHT; seen < all.length; seen *= 2) {
+  for (let seen = FIRST_IN_SIGHT; seen < all.length; seen *= 4) {
     session.inSight = before + seen;
     await breath();
   }
