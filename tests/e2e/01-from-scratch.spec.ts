@@ -156,7 +156,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     );
     await expect(degreesIn(plan)).toHaveText(`${back.steps[0].degrees.toFixed(1)}°`);
     await expect(plan).toContainText('Turn clockwise (seen from the front)');
-    await expect(plan).toContainText('to 7° before');
+    await expect(plan).toContainText('to 7° before firing TDC');
     await page.getByText('If the mark is passed').click();
     await page.getByRole('button', { name: /forward only/ }).click();
     await page.getByLabel('seen from the rear').check();

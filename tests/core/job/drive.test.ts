@@ -185,7 +185,7 @@ describe('the tooth', () => {
     expect(counted.current).toBe('back');
     counted.say({ kind: 'choose', school: 'overshoot', option: 'forward' });
     const plan = crankWords.planTo(
-      crankWords.crankTarget(counted.state, { surface: 'plan' }),
+      crankWords.crankTarget(counted.state, { surface: 'plan' }, 720),
       counted.state,
       counted.engine,
       'front'

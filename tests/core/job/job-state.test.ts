@@ -22,9 +22,11 @@ describe('a job is its log', () => {
     expect(s.work.evidence!.pCompression).toBeCloseTo(0.9949, 4);
     expect(s.work.crank.crankDeg).toBeCloseTo(374.1667, 4);
     expect(s.work.crank).toMatchObject({ strokeKnown: true, lastMove: 'forward' });
-    const plan = crankWords.planTo(crankWords.crankTarget(s, { surface: 'plan' }), s, job.engine, 'rear')!;
+    const target = crankWords.crankTarget(s, { surface: 'plan' }, 720)!;
+    const plan = crankWords.planTo(target, s, job.engine, 'rear')!;
     expect(plan.totalDeg).toBeCloseTo(338.8333, 4);
     expect(plan.steps[0]).toMatchObject({ move: 'forward', turn: 'ccw' });
+    expect(crankWords.planText(plan, 'rear', target).at(-1)).toMatch(/to 7° before firing TDC\.$/);
     job.done('ref');
     expect(job.state.work.crank).toMatchObject({ crankDeg: 713, from: 'reference' });
   });
@@ -234,13 +236,12 @@ describe('the crank', () => {
     const job = new PlayedJob().toTdc();
     job.say({ kind: 'crank', crankDeg: 500, move: 'forward' });
     expect(job.state.work.crank).toMatchObject({ crankDeg: 140, strokeKnown: false });
-    const plan = crankWords.planTo(
-      crankWords.crankTarget(job.state, { surface: 'plan' }),
-      job.state,
-      job.engine,
-      'front'
-    )!;
+    const target = crankWords.crankTarget(job.state, { surface: 'plan' }, 720)!;
+    const plan = crankWords.planTo(target, job.state, job.engine, 'front')!;
     expect(plan.thenCheckStroke).toBe(true);
+    expect(crankWords.planText(plan, 'front', target).at(-1)).toMatch(
+      /to 7° before a TDC, then tell the strokes apart\.$/
+    );
     expect(plan.totalDeg).toBeLessThanOrEqual(360);
   });
 

@@ -146,7 +146,7 @@ describe('moving the crank', () => {
   it('takes going past the target as an ordinary thing, with the next move of each school', () => {
     const job = new PlayedJob().toStroke();
     job.read('ref', 'stands', '356.5');
-    const target = crankWords.crankTarget(job.state, { surface: 'plan' })!;
+    const target = crankWords.crankTarget(job.state, { surface: 'plan' }, 720)!;
     const past = crankWords.passedBy(target, job.state.work.crank, 720)!;
     expect(past).toBeCloseTo(6.1667, 4);
     expect(crankWords.passedText(past, 'backUp', 15)).toBe(
@@ -170,7 +170,7 @@ describe('moving the crank', () => {
     job.read('ref', 'stands-unsure', '345.5');
     expect(job.state.work.crank.lastMove).toBe('unknown');
     const plan = crankWords.planTo(
-      crankWords.crankTarget(job.state, { surface: 'plan' }),
+      crankWords.crankTarget(job.state, { surface: 'plan' }, 720),
       job.state,
       job.engine,
       'front'
@@ -192,7 +192,7 @@ describe('a two-stroke', () => {
     expect(job.state.work.crank).toMatchObject({ strokeKnown: true });
     job.done('tdc', 'probe-out', 'mark');
     expect(job.state.interlocks.map((r) => r.id)).not.toContain('IL.10');
-    const target = crankWords.crankTarget(job.state, { surface: 'make-scale' })!;
+    const target = crankWords.crankTarget(job.state, { surface: 'make-scale' }, 360)!;
     const plan = crankWords.planTo(target, job.state, job.engine, 'front')!;
     expect(plan).toMatchObject({ thenCheckStroke: false });
     expect(crankWords.planText(plan, 'front', target, 360).at(-1)).toContain('to true TDC');

@@ -18,10 +18,16 @@ export function placeText(place: CrankPlace, cycleDeg: number): string {
   const d = mod(place.crankDeg, half);
   const nearest = Math.round(d / 360) * 360;
   const off = d - nearest;
-  const which =
-    cycleDeg === 360 ? 'TDC' : !place.strokeKnown ? 'a TDC' : nearest % 720 === 0 ? 'firing TDC' : 'overlap TDC';
+  const which = tdcName(place, nearest, cycleDeg);
   if (Math.abs(off) < 0.05) return `at ${which}`;
   return `${degText(Math.abs(off))} ${off < 0 ? 'before' : 'after'} ${which}`;
+}
+
+/** What a TDC of the cycle is called: while the stroke is not proved nobody knows which of the two it is. */
+function tdcName(place: CrankPlace, tdcDeg: number, cycleDeg: number): string {
+  if (cycleDeg === 360) return 'TDC';
+  if (!place.strokeKnown) return 'a TDC';
+  return tdcDeg % 720 === 0 ? 'firing TDC' : 'overlap TDC';
 }
 
 /** Where the crank is to go: a place in the cycle and what it is called at the end of a sentence. */
@@ -33,7 +39,7 @@ export interface CrankTarget {
 }
 
 /** Where the work wants the crank next: the next reading of a pair while TDC is sought, else the sheet's reference. */
-export function crankTarget(state: CrankState, step: { surface: string }): CrankTarget | null {
+export function crankTarget(state: CrankState, step: { surface: string }, cycleDeg: number): CrankTarget | null {
   if (step.surface === 'tdc') {
     const { found, rows, nextSlot } = state.work.tdc;
     const seen = rows.flatMap((r) => (nextSlot === 'before' ? r.before : r.after) ?? []);
@@ -45,11 +51,8 @@ export function crankTarget(state: CrankState, step: { surface: string }): Crank
   // a run sheet that never brings the crank to a reference has no use for a way there
   const { reference } = state;
   if (reference === null || !state.sheet.steps.some((s) => s.acts.includes('reaches-reference'))) return null;
-  return {
-    deg: -reference,
-    name: `to ${formatTiming(reference, Number.isInteger(reference) ? 0 : 1)}`,
-    eitherTdc: false
-  };
+  const timing = reference === 0 ? '' : `${formatTiming(reference, Number.isInteger(reference) ? 0 : 1)} `;
+  return { deg: -reference, name: `to ${timing}${tdcName(state.work.crank, 0, cycleDeg)}`, eitherTdc: false };
 }
 
 /** The plan from where the crank is to a target, for someone who looks at the given end; null without what it needs. */

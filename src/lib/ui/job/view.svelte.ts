@@ -33,7 +33,9 @@ export class JobView {
   /** Where the crank is, or where the hand on the dial has it at this moment. */
   readonly place = $derived.by(() => this.#placeAt(this.#held));
 
-  readonly target = $derived.by(() => crankWords.crankTarget(this.session.state, this.selected.step));
+  readonly target = $derived.by(() =>
+    crankWords.crankTarget(this.session.state, this.selected.step, cycleDegOf(this.session.engine))
+  );
   readonly plan = $derived.by(() => this.#planFrom(this.#placeAt(this.#drawn.value)));
   /** Place and plan as words say them. */
   readonly placeSaid = $derived.by(() => this.#placeAt(this.#said.value));
