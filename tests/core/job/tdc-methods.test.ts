@@ -164,6 +164,18 @@ describe('moving the crank', () => {
     ]);
   });
 
+  it('says which TDC is meant, and never one that nobody proved', () => {
+    const name = (sheet: Record<string, string>, proved: boolean, cycleDeg = 720) => {
+      const job = new PlayedJob(engineWith({ ...SHEET, ...sheet }));
+      return crankWords.crankTarget((proved ? job.toStroke() : job.toTdc()).state, { surface: 'plan' }, cycleDeg)!.name;
+    };
+    expect(name({ staticBtdc: '0' }, true)).toBe('to firing TDC');
+    expect(name({ staticBtdc: '0.04' }, false)).toBe('to a TDC');
+    expect(name({ staticBtdc: '-2.5' }, true)).toBe('to 2.5° after firing TDC');
+    expect(name({ staticBtdc: '8' }, false)).toBe('to 8° before a TDC');
+    expect(name({ staticBtdc: '8' }, false, 360)).toBe('to 8° before TDC');
+  });
+
   it('takes up slack first when how the crank came there is not known', () => {
     const job = new PlayedJob().toStroke();
     job.read('ref', 'stands', '345.5');

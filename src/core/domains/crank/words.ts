@@ -51,8 +51,9 @@ export function crankTarget(state: CrankState, step: { surface: string }, cycleD
   // a run sheet that never brings the crank to a reference has no use for a way there
   const { reference } = state;
   if (reference === null || !state.sheet.steps.some((s) => s.acts.includes('reaches-reference'))) return null;
-  const timing = reference === 0 ? '' : `${formatTiming(reference, Number.isInteger(reference) ? 0 : 1)} `;
-  return { deg: -reference, name: `to ${timing}${tdcName(state.work.crank, 0, cycleDeg)}`, eitherTdc: false };
+  const timing = formatTiming(reference, Number.isInteger(reference) ? 0 : 1);
+  const which = tdcName(state.work.crank, 0, cycleDeg);
+  return { deg: -reference, name: timing === 'TDC' ? `to ${which}` : `to ${timing} ${which}`, eitherTdc: false };
 }
 
 /** The plan from where the crank is to a target, for someone who looks at the given end; null without what it needs. */
