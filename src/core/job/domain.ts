@@ -103,6 +103,8 @@ export interface SurfaceWords<State = any> {
   aim?: (state: State, step: Step, prefer?: string) => Aim | null;
   /** takes off what is typed beside the figure, as the side of the top in `17.6 a` */
   strip?: (text: string) => { text: string; prefer?: string };
+  /** what was taken at it, for the run sheet; null, or left out: its readings are counted */
+  taken?: (state: State) => string | null;
   /** the slots it cannot be done without, where that depends on the way chosen */
   required?: (state: State) => readonly string[];
 }

@@ -21,6 +21,6 @@ export function judgedDoubt(engine: Engine, readings: readonly Reading[], slot: 
   const remedies = meanRemedies(values, gauge, reach(slot.gauge), { gaugeId: first.gauge?.id });
   return {
     parts: meanParts(values, gauge),
-    remedies: alone ? remedies.filter((r) => !r.what.startsWith('one more')) : remedies
+    remedies: alone ? remedies.filter((r) => !r.oneMore) : remedies
   };
 }

@@ -14,6 +14,8 @@ export interface Remedy {
   /** as it stands after "What narrows it most:" */
   what: string;
   u: number;
+  /** the same once more, with what is in the hand already */
+  oneMore?: true;
 }
 
 /** What makes up a figure's doubt, and what can be done about it. */
@@ -72,7 +74,11 @@ export function meanRemedies(
   const n = values.length;
   const all = (u: number): number => Math.hypot(u, rest);
   return [
-    { what: 'one more reading', u: all(Math.hypot(Math.max(handUWithMore(s, n, gauge), stepU(gauge)), fixedU(gauge))) },
+    {
+      what: 'one more reading',
+      u: all(Math.hypot(Math.max(handUWithMore(s, n, gauge), stepU(gauge)), fixedU(gauge))),
+      oneMore: true
+    },
     ...others
       .filter((g) => g.id !== gaugeId)
       .map((g) => ({ what: `reading it with ${g.name}`, u: all(repeatedU(g.scatter ?? 0, n, g).u) })),
@@ -113,7 +119,7 @@ export function adviceText(parts: readonly Part[], remedies: readonly Remedy[], 
   const from = `Most of it, ${(100 * most.share).toFixed(0)} %, is ${most.name}.`;
   const best = narrowest(u, remedies);
   if (!best) return `${from} Nothing within reach narrows it by a twentieth.`;
-  const more = remedies.find((r) => r.what.startsWith('one more') && r !== best && r.u < WORTH * u);
+  const more = remedies.find((r) => r.oneMore && r !== best && r.u < WORTH * u);
   const also = more ? ` ${more.what.charAt(0).toUpperCase()}${more.what.slice(1)}: ${pm(more.u)}.` : '';
   return `${from} What narrows it most: ${best.what}, from ${pm(u)} to ${pm(best.u)}.${also}`;
 }

@@ -40,6 +40,8 @@ export function list(words: string[]): string {
   return `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
 }
 
+/** So many of a thing: `1 pair`, `3 pairs`. */
+export const several = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
 export const lower = (s: string): string => s.charAt(0).toLowerCase() + s.slice(1);
 
 export const VERDICT_WORD: Record<VerdictState, string> = { in: 'in', out: 'out', unsure: 'too close to call' };

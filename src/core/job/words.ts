@@ -3,7 +3,7 @@ import { surfaceOf, type JobState, type StepView } from './domain.ts';
 import { labelOf } from './run-sheet.ts';
 import { valuesAsked } from './state.ts';
 import { tallyHeadline } from './tally.ts';
-import { list, lower, type LengthText } from './texts.ts';
+import { list, lower, several, type LengthText } from './texts.ts';
 
 export * from './texts.ts';
 
@@ -20,6 +20,12 @@ export function headline(state: JobState, engine: Engine, v: StepView, len: Leng
     tallyHeadline(state, v) ??
     v.step.say
   );
+}
+
+/** What was taken at a step so far, as its trade counts it: `3 pairs taken`, else `2 readings`; empty before anything was. */
+export function takenText(state: JobState, { step }: StepView): string {
+  const n = state.readings.filter((r) => r.step === step.id).length;
+  return surfaceOf(state.domains, step.surface).taken?.(state) ?? (n ? several(n, 'reading') : '');
 }
 
 /** What a step found that is told by words alone, once all of them are said; null before, and where they are no findings. */

@@ -1,5 +1,5 @@
 import type { SurfaceWords, StepView } from '../../job/domain.ts';
-import { degText, type LengthText } from '../../job/texts.ts';
+import { degText, several, type LengthText } from '../../job/texts.ts';
 import type { surfaces as names } from './vocabulary.ts';
 import { markFinding } from './words.ts';
 import type { CrankState } from './works.ts';
@@ -24,7 +24,8 @@ export const surfaces: Record<(typeof names)[number], SurfaceWords<CrankState>> 
       const m = SIDE.exec(text.trim());
       return m ? { text: m[1]!, prefer: m[2]!.toLowerCase() === 'a' ? 'after' : 'before' } : { text };
     },
-    required: (state) => state.work.tdc.slots.filter((s) => s !== 'depth')
+    required: (state) => state.work.tdc.slots.filter((s) => s !== 'depth'),
+    taken: ({ work: { tdc } }) => (tdc.rows.length ? `${several(tdc.rows.length, 'pair')} taken` : null)
   },
   mark: { headline: (state) => (state.work.mark ? markFinding(state.work.mark) : null) },
   strokes: { headline: strokesHeadline, open: strokesOpen },

@@ -48,7 +48,8 @@ function ofPairs(tdc: TdcWork, found: TdcFromPairs, engine: Engine, reach: Reach
   const remedies: Remedy[] = [
     {
       what: 'one more pair',
-      u: Math.hypot(Math.max(handUWithMore(s, n, gauges.wheel, Math.SQRT1_2), now.steps), now.fixed)
+      u: Math.hypot(Math.max(handUWithMore(s, n, gauges.wheel, Math.SQRT1_2), now.steps), now.fixed),
+      oneMore: true
     },
     ...reach('wheel').flatMap((w) => (w.id === used ? [] : byWheel(w))),
     ...(slope === null

@@ -48,8 +48,11 @@ export function floatDoubt(work: StackWork, reach: Reach): Doubt | null {
     parts,
     remedies: [
       ...(work.uPackMm > 0 ? [having('saying how the blades of a place were chosen', {}, ofPacking)] : []),
-      having('one more place round the face', { gaps: [...input.gaps, pack] }),
-      having('one more reading of the washer', { washerMm: [...input.washerMm, mean(input.washerMm)] }),
+      { ...having('one more place round the face', { gaps: [...input.gaps, pack] }), oneMore: true },
+      {
+        ...having('one more reading of the washer', { washerMm: [...input.washerMm, mean(input.washerMm)] }),
+        oneMore: true
+      },
       ...other('micrometer', work.washers[0]!.gauge?.id, (washerGauge) => ({ washerGauge })),
       ...other('blade', work.gaps[0]!.reading.gauge?.id, (bladeGauge) => ({ bladeGauge })),
       ...(isAssumed(input.bladeGauge) ? [having(KNOW_THE_HAND, { bladeGauge: wellKnown(input.bladeGauge) })] : []),

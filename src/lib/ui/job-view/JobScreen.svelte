@@ -15,8 +15,7 @@
   import WorkSurface from './WorkSurface.svelte';
   import { setAside } from './later.ts';
   import { loadTheRest } from '../surfaces/load.ts';
-  import type { Person } from '$core/job/index.ts';
-  import type { StepView } from '$core/job/index.ts';
+  import { words, type Person } from '$core/job/index.ts';
 
   interface JobData extends SessionData {
     job: { id: string; engineName: string; promisedOn: string | null };
@@ -160,12 +159,6 @@
     else if (!press(e.key)) return;
     e.preventDefault();
   }
-  function note(v: StepView): string {
-    const n = session.readings(v.step.id).length;
-    if (v.step.surface === 'tdc' && now.work.tdc.rows.length)
-      return `${now.work.tdc.rows.length} ${now.work.tdc.rows.length === 1 ? 'pair' : 'pairs'} taken`;
-    return n ? `${n} ${n === 1 ? 'reading' : 'readings'}` : '';
-  }
 </script>
 
 <svelte:head>
@@ -183,7 +176,7 @@
       flags={session.sheet.words.flags}
       current={now.current}
       selected={view.selected.step.id}
-      {note}
+      note={(v) => words.takenText(now, v)}
       onselect={(id) => (view.picked = id)}
     />
     <WorkSurface {session} {view} {line} {prefs} ondone={done} onask={ask} onundo={undo} onagain={again} />
