@@ -108,6 +108,7 @@ test('the helper at the crank sees the turn across the bay, live', async ({ brow
   });
   await expect(degreesIn(helper.getByRole('main'))).toHaveText('9.8°');
   await expect(helper.getByRole('main')).toContainText('slower');
+  await expect(helper.getByRole('main')).toContainText(/before firing TDC ± \d\.\d°/);
   await one.close();
   await helper.context().close();
 });

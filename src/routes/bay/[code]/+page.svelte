@@ -54,7 +54,10 @@
           valueText={placed}
         />
         <p class="place">
-          {placed}{view.place.crankDeg !== null && !view.place.strokeKnown ? ', stroke not proved' : ''}
+          {placed}{view.place.uDeg === null ? '' : ` ${words.plusMinus(view.place.uDeg, 1)}°`}{view.place.crankDeg !==
+            null && !view.place.strokeKnown
+            ? ', stroke not proved'
+            : ''}
         </p>
       </div>
     </div>
@@ -70,7 +73,8 @@
   main {
     min-height: 100vh;
     padding: 2vh 4vw;
-    background: var(--sheet);
+    /* what the dial's laps are drawn on beside a job as well: one of them is the colour of the sheet */
+    background: var(--film);
   }
   h1 {
     font-size: clamp(28px, 4.6vw, 72px);
@@ -80,6 +84,9 @@
     grid-template-columns: minmax(0, 1.6fr) minmax(240px, 1fr);
     gap: 3vw;
     align-items: center;
+  }
+  .dial {
+    --dial: min(100%, 54vh);
   }
   h1 svg {
     width: 0.9em;

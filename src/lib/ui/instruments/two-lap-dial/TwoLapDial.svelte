@@ -188,7 +188,8 @@
   .dial {
     position: relative;
     width: 100%;
-    max-width: 324px;
+    /* a view that is read from afar says how large it may be */
+    max-width: var(--dial, 324px);
     flex-shrink: 0;
     margin: 0 auto;
   }
