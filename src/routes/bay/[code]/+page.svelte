@@ -65,7 +65,12 @@
     <h1>{words.headline(session.state, session.engine, v, lengthText(data.prefs))}</h1>
     <p class="say">{v.step.accept}</p>
   {/if}
-  {#if session.state.interlocks.length}<p class="flag">{session.state.interlocks.map((r) => r.bar).join(' · ')}</p>{/if}
+  {#if session.state.interlocks.length}
+    <!-- a bar is never parted between two lines: half of it may say the opposite -->
+    <ul class="flag">
+      {#each session.state.interlocks as r (r.id)}<li>{r.bar}</li>{/each}
+    </ul>
+  {/if}
   <p class="no-print"><a class="button" href={back}>Back to the job <kbd>B</kbd></a></p>
 </main>
 
@@ -131,11 +136,16 @@
     margin: 2vh 0;
   }
   .flag {
-    background: var(--ink);
-    color: var(--sheet);
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+    margin-bottom: 6px;
     font-size: clamp(18px, 2.4vw, 34px);
     font-weight: 600;
+  }
+  .flag li {
+    background: var(--ink);
+    color: var(--sheet);
     padding: 6px 16px;
-    margin-bottom: 6px;
   }
 </style>
