@@ -145,7 +145,11 @@ describe('pairs that disagree', () => {
 describe('what was taken at a step', () => {
   it('is counted as its trade counts it, and in readings where it does not', () => {
     const job = new PlayedJob().toTdc();
-    const taken = (id: string) => words.takenText(job.state, job.state.steps.find((s) => s.step.id === id)!);
+    const taken = (id: string) =>
+      words.takenText(
+        job.state,
+        job.state.steps.find((s) => s.step.id === id)!
+      );
     expect(taken('tdc')).toMatch(/^[2-9] pairs taken$/);
     expect(taken('strobe')).toBe('');
     job.read('strobe', 'strobe', '12.5b');
@@ -153,7 +157,12 @@ describe('what was taken at a step', () => {
     job.read('strobe', 'strobe-again', '12b');
     expect(taken('strobe')).toBe('2 readings');
     const bare = new PlayedJob();
-    expect(words.takenText(bare.state, bare.state.steps.find((s) => s.step.id === 'tdc')!)).toBe('');
+    expect(
+      words.takenText(
+        bare.state,
+        bare.state.steps.find((s) => s.step.id === 'tdc')!
+      )
+    ).toBe('');
   });
 });
 
