@@ -24,13 +24,15 @@ export async function scriptsOf(url, path, person) {
   await context.addCookies([{ name: 'nemrik-person', value: person, url }]);
   const page = await context.newPage();
   const files = [];
-  page.on('requestfinished', (request) => {
+  const count = (request) => {
     if (!new URL(request.url()).pathname.endsWith('.js')) return;
     const body = request.response().then((r) => r.body());
     files.push(Promise.all([body, request.sizes()]).then(([body, { responseBodySize: sent }]) => ({ body, sent })));
-  });
+  };
+  page.on('requestfinished', count);
   await page.goto(url + path);
   await page.waitForSelector('html[data-hydrated]');
+  page.off('requestfinished', count);
   const seen = (await Promise.all([...files])).map(({ body, sent }) => {
     const text = body.toString();
     const holds = HOLDS.find(([, word]) => text.includes(word))?.[0] ?? 'small parts that several views share';
