@@ -16,7 +16,8 @@ import { cpuPerRequest, median, startServer } from './lib/servers.mjs';
 
 /**
  * What must be fast, measured on this machine: npm run bench, or a part of it: npm run bench -- pages large. Floor and
- * product are measured in turns in one run, so that whatever else the machine does falls on both. Nothing here fails; it prints figures beside what was asked.
+ * product are measured in turns in one run, so that whatever else the machine does falls on both. Nothing here fails; it
+ * prints figures beside what was asked.
  */
 const line = (what, figure, asked) => console.log(`${what.padEnd(58)} ${figure.padStart(16)}   asked ${asked}`);
 

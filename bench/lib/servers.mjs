@@ -13,6 +13,8 @@ export async function startServer(entry, env, path) {
     env: { ...process.env, ...env, PORT: String(port), HOST: '127.0.0.1', ORIGIN: url, NODE_ENV: 'production' },
     stdio: ['ignore', 'ignore', 'inherit']
   });
+  // whatever ends the bench, no server is left behind
+  process.once('exit', () => child.kill('SIGKILL'));
   for (let k = 0; k < 100; k++) {
     if (
       await fetch(url + path).then(

@@ -39,7 +39,8 @@ const ENOUGH = 80;
  * The plain shape behind a measured curve: flat, one straight ramp or two, flat, without a jump. For given breaks the
  * levels are linear least squares; breaks are tried on a coarse grid and the best few refined together with the levels by
  * damped Gauss-Newton (Levenberg-Marquardt, relative stop rule), a few steps each and the best of them to the end. One or
- * two ramps by BIC = n ln(rss/n + 0.04) + p ln n, p = 4 or 8; two only from eight points. Each figure comes with its standard uncertainty. Error `too-few-readings` under six points.
+ * two ramps by BIC = n ln(rss/n + 0.04) + p ln n, p = 4 or 8; two only from eight points. Each figure comes with its
+ * standard uncertainty. Error `too-few-readings` under six points.
  */
 export function curveFit({ points, maxRamps, strobe, tacho }: z.infer<typeof curveFitInput>): Result<CurveFit> {
   const n = points.length;

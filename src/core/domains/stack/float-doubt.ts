@@ -38,6 +38,10 @@ export function floatDoubt(work: StackWork, reach: Reach): Doubt | null {
     const u = (x: typeof washer) => Math.hypot(Math.max(x.hand, x.step), x.fixed);
     return { what, u: Math.hypot(u(p.washer), u(p.gap), remains) };
   };
+  const oneMore = (of: string, change: Partial<typeof input>): Remedy => ({
+    ...having(`one more ${of}`, change),
+    oneMore: true
+  });
   const pack = input.gaps.reduce((a, b) => (b.length > a.length ? b : a));
   const other = (
     kind: 'micrometer' | 'blade',
@@ -48,11 +52,8 @@ export function floatDoubt(work: StackWork, reach: Reach): Doubt | null {
     parts,
     remedies: [
       ...(work.uPackMm > 0 ? [having('saying how the blades of a place were chosen', {}, ofPacking)] : []),
-      { ...having('one more place round the face', { gaps: [...input.gaps, pack] }), oneMore: true },
-      {
-        ...having('one more reading of the washer', { washerMm: [...input.washerMm, mean(input.washerMm)] }),
-        oneMore: true
-      },
+      oneMore('place round the face', { gaps: [...input.gaps, pack] }),
+      oneMore('reading of the washer', { washerMm: [...input.washerMm, mean(input.washerMm)] }),
       ...other('micrometer', work.washers[0]!.gauge?.id, (washerGauge) => ({ washerGauge })),
       ...other('blade', work.gaps[0]!.reading.gauge?.id, (bladeGauge) => ({ bladeGauge })),
       ...(isAssumed(input.bladeGauge) ? [having(KNOW_THE_HAND, { bladeGauge: wellKnown(input.bladeGauge) })] : []),

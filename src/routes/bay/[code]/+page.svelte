@@ -22,6 +22,8 @@
   const pace = $derived(first === null ? '' : first.degrees <= 2 ? 'stop' : first.degrees <= 15 ? 'slower' : '');
   const cycle = $derived(cycleDegOf(session.engine));
   const placed = $derived(crankWords.placeText(view.place, cycle));
+  const sure = $derived(view.place.uDeg === null ? '' : ` ${words.plusMinus(view.place.uDeg, 1)}°`);
+  const stroke = $derived(view.place.crankDeg === null || view.place.strokeKnown ? '' : ', stroke not proved');
   const back = $derived(`/jobs/${data.job.id}`);
 </script>
 
@@ -53,12 +55,7 @@
           valves={valvesOf(session.engine)}
           valueText={placed}
         />
-        <p class="place">
-          {placed}{view.place.uDeg === null ? '' : ` ${words.plusMinus(view.place.uDeg, 1)}°`}{view.place.crankDeg !==
-            null && !view.place.strokeKnown
-            ? ', stroke not proved'
-            : ''}
-        </p>
+        <p class="place">{placed}{sure}{stroke}</p>
       </div>
     </div>
   {:else}
