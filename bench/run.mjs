@@ -106,6 +106,12 @@ async function scripts() {
   line('scripts of a job from scratch, gzipped', kb(all.gzipped), 'at most 100 kB');
   line('  as they are sent', kb(all.sent), '');
   for (const p of all.parts) line(`  ${p.holds}${p.files > 1 ? `, ${p.files} files` : ''}`, kb(p.gzipped), '');
+  // what a job further on carries besides: the trades of the steps behind it, and of its step in hand
+  const { rows: each } = await client.query(`SELECT DISTINCT ON (sheet) id, sheet FROM job ORDER BY sheet, opened_at`);
+  for (const job of each) {
+    const { gzipped } = await scriptsOf(nemrik.url, `/jobs/${job.id}`, 'ines-farrow');
+    line(`  a job of the demo, where it stands: ${job.sheet}`, kb(gzipped), '');
+  }
 }
 
 async function calls() {

@@ -7,7 +7,7 @@ const HOLDS = [
   ['the framework, and what every page has', 'hydrat'],
   ['the view of a job', 'Across the bay'],
   ['what a job is made of: log, states, words, rules', 'This cannot be overruled'],
-  ['where the crank is: signs, readings, top dead centre', 'no degree wheel in the tray'],
+  ['where the crank is: signs, readings, top dead centre', 'One pair looks swapped'],
   ['the step in hand: how true TDC is found', 'before and after swapped'],
   ['where each page of the application is', '__sveltekit'],
   ['ways to find true TDC, weighed up', 'cheapest that is enough']

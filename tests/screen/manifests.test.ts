@@ -11,9 +11,9 @@ import { engineWith, SHEET } from '../support/played.ts';
 const sorted = (xs: Iterable<string>) => [...xs].sort();
 
 describe('what the manifests say', () => {
-  it('is drawn: every surface has a drawing, and no drawing belongs to none', () => {
+  it('is drawn: every surface has a drawing, and no drawing belongs to none', async () => {
     const said = manifests.flatMap((m) => m.surfaces as readonly string[]);
-    expect(sorted(said)).toEqual(sorted(drawn()));
+    expect(sorted(said)).toEqual(sorted(await drawn()));
   });
   it('is said once: no two trades give a field, a figure, a flag, a slot or a rule the same name', () => {
     for (const part of ['figures', 'flags', 'hazards', 'slots'] as const) {
@@ -45,6 +45,7 @@ describe('what the manifests say', () => {
   });
 });
 
+const surfaces = await drawn();
 describe.each(runSheets.map((s) => [s.id, s] as const))('the run sheet %s', (_, sheet) => {
   it('works out everything that its trades work out with the domains it names, those they need, and no other', () => {
     const mine = domains.filter((d) => sheet.domains.includes(d.name));
@@ -53,7 +54,7 @@ describe.each(runSheets.map((s) => [s.id, s] as const))('the run sheet %s', (_, 
       for (const w of Object.keys(d.works)) expect(() => (state.work as Record<string, unknown>)[w]).not.toThrow();
     }
     for (const step of sheet.steps) {
-      expect(drawn()).toContain(step.surface);
+      expect(surfaces).toContain(step.surface);
       const owner = manifests.find((m) => (m.surfaces as readonly string[]).includes(step.surface))!;
       expect(
         state.domains.map((d) => d.name),

@@ -88,10 +88,37 @@ describe.each(runSheets.map((s) => s.id))('the sheet %s', (id) => {
   });
 });
 
+const wheeled = () => new PlayedJob().done('intake', 'safe', 'bench', 'plugs', 'bar', 'wheel');
+/** A job whose true TDC was sought by many readings. */
+function fitted(): PlayedJob {
+  const job = wheeled();
+  job.say({ kind: 'choose', school: 'tdc', option: 'fit' });
+  for (const [wheel, dial] of FITTED) {
+    job.read('tdc', 'fit-wheel', wheel);
+    job.read('tdc', 'fit-dial', dial);
+  }
+  return job;
+}
+function left(): PlayedJob {
+  const job = fitted();
+  job.say({ kind: 'choose', school: 'tdc', option: 'pairs' });
+  return job;
+}
+const FITTED = [
+  ['330', '2.10'],
+  ['340', '6.40'],
+  ['350', '8.90'],
+  ['10', '8.00'],
+  ['20', '5.20'],
+  ['30', '0.90']
+] as const;
+
 describe('the trades that a job needs as it stands', () => {
   const jobs: [name: string, job: PlayedJob][] = [
     ['nothing done', new PlayedJob()],
     ['top found', new PlayedJob().toTdc().done('tdc')],
+    ['top found by many readings', fitted()],
+    ['a way tried and left', left()],
     ['a tooth planned', planned()],
     ['a drive measured', measured()],
     ['its packing taken', packed()],
@@ -111,14 +138,20 @@ describe('the trades that a job needs as it stands', () => {
       bars: s.interlocks.map((r) => r.id),
       figures: settledFigures(s).map((f) => [f.key, f.value, f.verdict]),
       head: words.headline(s, engine, s.steps[inHand]!, String),
-      readings: s.readings.map((r) => [r.slot, r.value, r.gauge])
+      readings: s.readings.map((r) => [r.slot, r.value, r.gauge]),
+      top: s.work.tdc.found
     });
     expect(seen(begun)).toEqual(seen(whole));
   });
   it('are few at the beginning, and all of them once every step is reached', () => {
     const sheet = runSheets.find((s) => s.id === 'fit-from-scratch')!;
     expect(tradesNeeded(sheet, [], 0)).not.toContain('timing');
-    expect(tradesNeeded(sheet, [], sheet.steps.length - 1)).toEqual(sheet.domains);
+    // what works out one way alone comes where that was chosen
+    const all = tradesNeeded(sheet, [], sheet.steps.length - 1);
+    expect(all).toEqual(sheet.domains.filter((d) => d !== 'tdcfit'));
+    const job = new PlayedJob();
+    job.say({ kind: 'choose', school: 'tdc', option: 'fit' });
+    expect(tradesNeeded(sheet, job.log, 0)).toContain('tdcfit');
   });
   it('take in what the log speaks of, in whatever order it was done', () => {
     const job = new PlayedJob();
@@ -176,6 +209,21 @@ describe('a step whose trade is not here yet', () => {
     await tick();
     expect(on.line.enter()).toBe(true);
     expect(on.readings().length).toBe(1);
+  });
+  it('is fetched when its way is chosen, and what was worked out before stands meanwhile', async () => {
+    const { log, sheet } = wheeled();
+    const on = screen({ sheet: 'fit-from-scratch', log: [...log], trades: tradesNeeded(sheet, log, 6) });
+    on.at('tdc');
+    const page = worked(on);
+    expect(on.session.has('tdc')).toBe(true);
+    on.session.say({ kind: 'choose', school: 'tdc', option: 'fit' });
+    await tick();
+    expect(on.session.has('tdc')).toBe(false);
+    expect(on.session.state.work.tdc).toMatchObject({ method: 'fit', found: null, nextSlot: 'fit-wheel' });
+    await waitFor(() => expect(on.session.has('tdc')).toBe(true), { timeout: 15_000 });
+    for (const [wheel, dial] of FITTED) for (const typed of [wheel, dial]) expect(on.type(typed)).toBe(true);
+    expect(on.session.state.work.tdc.found).toEqual(fitted().state.work.tdc.found);
+    await waitFor(() => expect(plain(page.querySelector('.surface')!)).toContain('off the curve'), { timeout: 15_000 });
   });
   it('gives up no other that came meanwhile', async () => {
     const on = begun();

@@ -9,6 +9,7 @@ import type { Vocabulary, WordsOf } from '../job/vocabulary.ts';
 export const trades = {
   engine: () => import('./engine/domain.ts'),
   crank: () => import('./crank/domain.ts'),
+  tdcfit: () => import('./tdcfit/domain.ts'),
   distributor: () => import('./distributor/domain.ts'),
   walk: () => import('./walk/domain.ts'),
   timing: () => import('./timing/domain.ts'),
@@ -29,6 +30,7 @@ export const trades = {
 interface Manifests {
   engine: typeof import('./engine/manifest.ts');
   crank: typeof import('./crank/manifest.ts');
+  tdcfit: typeof import('./tdcfit/manifest.ts');
   distributor: typeof import('./distributor/manifest.ts');
   walk: typeof import('./walk/manifest.ts');
   timing: typeof import('./timing/manifest.ts');

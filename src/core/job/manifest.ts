@@ -1,6 +1,7 @@
 import type { Engine } from '../engine/engine.ts';
 import type { FigureWords } from './settled.ts';
 import type { Rule } from './rule.ts';
+import type { Way } from './run-sheet.ts';
 import type { Written } from './vocabulary.ts';
 import type { LengthText } from './texts.ts';
 
@@ -18,6 +19,8 @@ export interface TrendRow {
  */
 export interface Manifest extends Written {
   name: string;
+  /** it works out one way of a school alone: a screen fetches it where that way is chosen */
+  onlyFor?: Way;
   figures: Readonly<Record<string, FigureWords>>;
   rules: readonly Rule[];
   /** limits of the data sheet that come in pairs, and what they are limits of */

@@ -16,6 +16,12 @@ export interface Settled {
 /** The gauge of a reading in the hand that took it. */
 export const gaugeOf = (r: Reading): Gauge => inHand(r.gauge, r);
 
+/** The gauge that was named last; where none was named, only the step that was typed counts. Null without a reading. */
+export function lastGaugeOf(readings: readonly Reading[]): Gauge | null {
+  const last = readings.findLast((r) => r.gauge) ?? readings.at(-1);
+  return last ? gaugeOf(last) : null;
+}
+
 /**
  * Of readings of one thing those with the gauge that was read last: another gauge is another measurement, with a fixed error
  * and a step of its own, and a mean of both would have the doubt of neither.

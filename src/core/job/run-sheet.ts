@@ -199,6 +199,12 @@ export interface SchoolOption {
   preferWhen: string;
 }
 
+/** One way of a school. */
+export interface Way {
+  school: string;
+  option: string;
+}
+
 /** Where good technicians differ, in words. */
 export interface SchoolWords {
   title: string;
@@ -213,6 +219,8 @@ export interface RunSheet extends SheetPlan {
   domains: string[];
   /** step by step, those of them that it is worked out with */
   tradesOf: Readonly<Record<string, readonly string[]>>;
+  /** those of them that work out one way alone, and which */
+  onlyFor: Readonly<Record<string, Way>>;
   words: {
     flags: Record<string, FlagWords>;
     hazards: Record<string, HazardWords>;

@@ -25,6 +25,7 @@ export function complete(
     steps,
     domains: domains.map((d) => d.name).filter((n) => used.has(n)),
     tradesOf,
+    onlyFor: Object.fromEntries(manifests.flatMap((m) => (m.onlyFor && used.has(m.name) ? [[m.name, m.onlyFor]] : []))),
     words: {
       flags,
       hazards: Object.assign({}, ...manifests.map((m) => m.hazards)),

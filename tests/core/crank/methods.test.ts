@@ -2,10 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cycleEvidence, mostTelling } from '$core/calculations/cycle/cycle-evidence.ts';
 import { cycleState } from '$core/calculations/cycle/cycle-state.ts';
-import { methodOutlook, tdcMethods } from '$core/calculations/tdc/method-reach.ts';
+import { methodOutlook } from '$core/calculations/tdc/method-reach.ts';
+import { tdcMethods } from '$core/calculations/tdc/tdc-methods.ts';
 import { CHECK_MM, tapeDrawing, wheelDrawing } from '$core/calculations/wheel/printed-scale.ts';
 import { signKinds } from '$core/calculations/cycle/schemas.ts';
+import { dropMm, slider } from '$core/calculations/piston/slider.ts';
+import { tdcFit } from '$core/calculations/tdc/tdc-fit.ts';
 import { tdcPairs } from '$core/calculations/tdc/tdc-pairs.ts';
+import { chances } from '../../../study/chances.ts';
 
 const engine = { strokeMm: 92, rodMm: 171 };
 const wheel = { resolution: 0.5, accuracy: 0.25 };
@@ -29,6 +33,37 @@ describe('what each way of finding TDC would reach', () => {
   it('is what the readings then give', () => {
     const found = tdcPairs({ pairs: [1, 2, 3].map(() => ({ beforeWheelDeg: 345, afterWheelDeg: 15 })), wheel });
     expect(found.ok && found.out.uDeg).toBeCloseTo(reach('stop')!, 9);
+  });
+
+  it('by many readings: what tdc.fit would say of such readings, by steady hands and by such as scatter', () => {
+    const at = [-40, -30, -20, -10, 10, 20, 30, 40];
+    const s = slider(engine);
+    if (!s.ok) throw new Error();
+    const fitU = (wheelOff: () => number, dialOff: () => number) => {
+      const readings = at.map((t) => ({ wheelDeg: t + wheelOff(), dialMm: -dropMm(s.out, t) + dialOff() }));
+      const fit = tdcFit({ ...engine, readings, dialSense: 1, wheel, dial });
+      if (!fit.ok) throw new Error(fit.error.message);
+      return fit.out.uDeg;
+    };
+    expect(reach('fit')).toBeCloseTo(
+      fitU(
+        () => 0,
+        () => 0
+      ),
+      9
+    );
+    const hands = { wheel: { ...wheel, scatter: 0.6 }, dial: { ...dial, scatter: 0.03 } };
+    const { normal } = chances(41);
+    const said = Array.from({ length: 400 }, () =>
+      fitU(
+        () => normal(0.6),
+        () => normal(0.03)
+      )
+    );
+    const typical = Math.sqrt(said.reduce((sum, u) => sum + u * u, 0) / said.length);
+    expect(reach('fit', hands)! / typical).toBeGreaterThan(0.85);
+    expect(reach('fit', hands)! / typical).toBeLessThan(1.15);
+    expect(reach('fit', hands)!).toBeGreaterThan(1.5 * reach('fit')!);
   });
 
   it('says why it cannot be said', () => {

@@ -4,7 +4,7 @@ import { notSettled, settledFigures } from '$core/job/index.ts';
 import { curveMatch } from '$core/calculations/curve/curve-match.ts';
 import { advanceOf } from '$core/domains/curves/prediction-band.ts';
 import { matchInput, predict } from '$core/domains/curves/recurve-work.ts';
-import { settingDoubt } from '$core/domains/timing/timing-work.ts';
+import { settingDoubt } from '$core/domains/timing/setting-doubt.ts';
 import { doubt } from '$core/job/doubt.ts';
 import { readFor } from '$core/job/next-slot.ts';
 import scenario from '../../scenarios/recurve.json' with { type: 'json' };

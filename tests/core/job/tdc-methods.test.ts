@@ -1,8 +1,9 @@
+import { passedBy, passedText } from '$core/domains/crank/passed.ts';
 import * as crankWords from '$core/domains/crank/words.ts';
 import { describe, expect, it } from 'vitest';
 import { settledFigures, words } from '$core/job/index.ts';
 import { dropMm, slider } from '$core/calculations/piston/slider.ts';
-import { engineWith, PlayedJob, SHEET } from '../../support/played.ts';
+import { engineWith, GAUGES, PlayedJob, SHEET } from '../../support/played.ts';
 
 const start = (method: string, engine = engineWith(SHEET)) => {
   const job = new PlayedJob(engine);
@@ -106,6 +107,21 @@ describe('true TDC by each way', () => {
     expect(job.tryTo({ kind: 'done', step: 'tdc' }).ok).toBe(true);
   });
 
+  it('counts the gauges of its own way alone: a finer dial of another way narrows nothing', () => {
+    const fine = { ...GAUGES.dial!, id: 'fine', accuracy: 0.001, resolution: 0.001 };
+    const pairs = () => start('pairs').pairs('1.8', ['342.5', '11.5'], ['343', '11.5']);
+    const alone = pairs().state.work.tdc.found;
+    const job = start('highest');
+    job.say(job.reading('tdc', 'top-dial', '9.84', fine));
+    job.say({ kind: 'choose', school: 'tdc', option: 'pairs' });
+    job.pairs('1.8', ['342.5', '11.5'], ['343', '11.5']);
+    job.say({ kind: 'choose', school: 'tdc', option: 'highest' });
+    job.say(job.reading('tdc', 'top-dial', '9.841', fine));
+    job.say({ kind: 'choose', school: 'tdc', option: 'pairs' });
+    expect(job.state.work.tdc.found).toEqual(alone);
+    expect(job.state.work.tdc.dwell).toEqual(pairs().state.work.tdc.dwell);
+  });
+
   it('leaves readings of another way in the log, unused', () => {
     const job = start('pairs').pairs('1.8', ['342.5', '11.5']);
     job.say({ kind: 'choose', school: 'tdc', option: 'stop' });
@@ -168,12 +184,12 @@ describe('moving the crank', () => {
     const job = new PlayedJob().toStroke();
     job.read('ref', 'stands', '356.5');
     const target = crankWords.crankTarget(job.state, { surface: 'plan' }, 720)!;
-    const past = crankWords.passedBy(target, job.state.work.crank, 720)!;
+    const past = passedBy(target, job.state.work.crank, 720)!;
     expect(past).toBeCloseTo(6.1667, 4);
-    expect(crankWords.passedText(past, 'backUp', 15)).toBe(
+    expect(passedText(past, 'backUp', 15)).toBe(
       'You are 6.2° past it. Do not step back onto it: go back 30.7°, well beyond all slack, then come forward 24.5°.'
     );
-    expect(crankWords.passedText(past, 'forward', 15)).toContain('go on forward and round again');
+    expect(passedText(past, 'forward', 15)).toContain('go on forward and round again');
     const plan = crankWords.planTo(target, job.state, job.engine, 'front')!;
     expect(plan.steps.map((s) => [s.move, Math.round(s.degrees * 10) / 10])).toEqual([
       ['backward', 30.7],

@@ -11,7 +11,7 @@ import { dropMm, slider } from '$core/calculations/piston/slider.ts';
 import { tdcFit } from '$core/calculations/tdc/tdc-fit.ts';
 import { tdcPairs } from '$core/calculations/tdc/tdc-pairs.ts';
 import { verdict, verdictOrNone } from '$core/calculations/verdict/verdict.ts';
-import { settingDoubt } from '$core/domains/timing/timing-work.ts';
+import { settingDoubt } from '$core/domains/timing/setting-doubt.ts';
 import { shared } from '$core/job/narrow.ts';
 import { wrap180 } from '$core/numerics/angles.ts';
 import { normalQuantile } from '$core/numerics/normal.ts';

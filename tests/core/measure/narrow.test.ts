@@ -3,7 +3,7 @@ import { stackEndFloat } from '$core/calculations/stack/stack-end-float.ts';
 import { repeatedU } from '$core/calculations/gauge/hand.ts';
 import { tdcDoubt } from '$core/domains/crank/tdc-doubt.ts';
 import { floatDoubt } from '$core/domains/stack/float-doubt.ts';
-import { settingDoubt } from '$core/domains/timing/timing-work.ts';
+import { settingDoubt } from '$core/domains/timing/setting-doubt.ts';
 import { gaugeOf } from '$core/job/readings.ts';
 import {
   adviceText,

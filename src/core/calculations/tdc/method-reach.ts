@@ -1,17 +1,11 @@
 import { repeatedU, type Gauge } from '../gauge/hand.ts';
-import { anglesAtDrop, dropMm, dropSlope, slider, type SliderInput } from '../piston/slider.ts';
+import { dropSlope, slider, type SliderInput } from '../piston/slider.ts';
+import { highestU, ROD } from './flat-top.ts';
 import { tdcDwell } from './tdc-dwell.ts';
-import { tdcFit } from './tdc-fit.ts';
+import { fitOutlookU } from './tdc-fit-u.ts';
+import type { TdcMethod } from './tdc-methods.ts';
 import { pairsU } from './tdc-pairs.ts';
 
-/** The accepted ways to find TDC, cheapest first. */
-export const tdcMethods = ['mark', 'highest', 'rod', 'stop', 'pairs', 'fit'] as const;
-export type TdcMethod = (typeof tdcMethods)[number];
-/** Whether a word names one of the ways. */
-export const isTdcMethod = (m: string): m is TdcMethod => (tdcMethods as readonly string[]).includes(m);
-
-/** A rod watched through the plug hole: read by eye to a millimetre. A rule of thumb, not a calibration. */
-export const ROD: Gauge = { resolution: 1, accuracy: 0.5 };
 /** How many pairs and readings the outlook counts with: what is usually taken. */
 const PAIRS = 3;
 const FIT_ANGLES = [-40, -30, -20, -10, 10, 20, 30, 40];
@@ -32,7 +26,8 @@ export interface OutlookInput {
 
 /**
  * The uncertainty each way of finding TDC would reach with the gauges in hand, before any work is done.
- * Pairs and stop: three pairs, at the depth tdc.dwell recommends, by a hand that scatters as it is known to. Fit: eight readings up to 40° each side.
+ * Pairs and stop: three pairs, at the depth tdc.dwell recommends. Fit: eight readings up to 40° each side. Both by hands that
+ * scatter as they are known to.
  * Highest point and rod: the band in which nothing is seen to move, taken as rectangular, with the wheel's own.
  */
 export function methodOutlook(method: TdcMethod, i: OutlookInput): Outlook {
@@ -65,21 +60,10 @@ const usualPairs = (gauges: { wheel: Gauge; dial?: Gauge }, slope: number | null
 function fitOutlook(s: SliderInput, dial: Gauge, wheel: Gauge): Outlook {
   const g = slider(s);
   if (!g.ok) return { uDeg: null, why: g.error.message };
-  const readings = FIT_ANGLES.map((t) => ({ wheelDeg: t, dialMm: -dropMm(g.out, t) }));
-  const fit = tdcFit({ ...s, readings, dialSense: 1, wheel, dial });
-  return fit.ok ? { uDeg: fit.out.uDeg, why: '' } : { uDeg: null, why: fit.error.message };
+  return { uDeg: fitOutlookU(g.out, FIT_ANGLES, { wheel, dial }), why: '' };
 }
 
 function flatTop(s: SliderInput, dial: Gauge, uWheel: number): Outlook {
   const u = highestU(s, dial, uWheel);
   return u === null ? { uDeg: null, why: 'the geometry on the data sheet cannot be' } : { uDeg: u, why: '' };
-}
-
-/** Standard uncertainty of a highest point: the dwell band of the dial, rectangular, with the wheel's. */
-export function highestU(s: SliderInput, dial: Gauge, uWheel: number): number | null {
-  const g = slider(s);
-  if (!g.ok) return null;
-  const seen = Math.max(dial.resolution, dial.accuracy);
-  const band = anglesAtDrop(g.out, Math.min(seen, g.out.maxDropMm));
-  return band ? Math.hypot((band.beforeDeg + band.afterDeg) / 2 / Math.sqrt(3), uWheel) : null;
 }

@@ -3,11 +3,12 @@ import { wrap180, wrap360 } from '../../numerics/angles.ts';
 import { fail } from '../../errors/catalogue.ts';
 import { ok, type Result } from '../../errors/result.ts';
 import { remembered } from '../../numerics/remembered.ts';
-import { stretch, studentQuantile } from '../../numerics/student.ts';
-import { fixedU, gaugeU, stepU, type Gauge } from '../gauge/hand.ts';
+import { studentQuantile } from '../../numerics/student.ts';
+import { gaugeU } from '../gauge/hand.ts';
 import { median } from '../../numerics/statistics.ts';
 import type { tdcFitInput } from './schemas.ts';
 import { dropMm, dropSlope, slider, type Slider } from '../piston/slider.ts';
+import { fitU, leverages, spreadOf, type FitGauges } from './tdc-fit-u.ts';
 
 export interface TdcFit {
   tdcWheelDeg: number;
@@ -25,11 +26,6 @@ interface Fit {
   rss: number;
   residual: Float64Array;
   jacobian: Float64Array;
-}
-
-interface Gauges {
-  wheel: Gauge;
-  dial: Gauge;
 }
 
 interface Problem {
@@ -130,17 +126,9 @@ function refine(p: Problem, start: Fit): Fit {
 
 /** Normal equation of w0 with the mean of the jacobian taken out: a·step = b. */
 function centred(f: Fit): { a: number; b: number; mean: number } {
-  const n = f.jacobian.length;
-  let mean = 0;
-  for (let k = 0; k < n; k++) mean += f.jacobian[k]!;
-  mean /= n;
-  let a = 0;
+  const { a, mean } = spreadOf(f.jacobian);
   let b = 0;
-  for (let k = 0; k < n; k++) {
-    const j = f.jacobian[k]! - mean;
-    a += j * j;
-    b += j * f.residual[k]!;
-  }
+  for (let k = 0; k < f.jacobian.length; k++) b += (f.jacobian[k]! - mean) * f.residual[k]!;
   return { a, b, mean };
 }
 
@@ -179,11 +167,11 @@ function sumOfSquares(p: Problem, w0: number): number {
  * Leaving one out moves the fit by its leverage (linear regression, exact in the limit). Where there are many, the foremost
  * by the common scatter are judged in full.
  */
-function worstReading(f: Fit, gauges: Gauges): number | null {
+function worstReading(f: Fit, gauges: FitGauges): number | null {
   const n = f.residual.length;
   const { a, mean: middle } = centred(f);
   if (a <= 0) return null;
-  const lever = leverages(f);
+  const lever = leverages(f.jacobian);
   const own = (k: number) => Math.max(Math.hypot(gaugeU(gauges.dial), f.jacobian[k]! * gaugeU(gauges.wheel)), 1e-12);
   const few = 1.4826 * Math.sqrt((n - 1) / (n - 3));
   const limit = Math.max(4, outlierLimit(n));
@@ -220,13 +208,6 @@ const FEW = 24;
 /** Student's quantile for the largest of n, at one in a hundred. */
 const outlierLimit = remembered((n: number) => studentQuantile(0.01 / n, n - 3), 400);
 
-/** How much each reading pulls the fit towards itself. */
-function leverages(f: Fit): Float64Array {
-  const n = f.jacobian.length;
-  const { a, mean: middle } = centred(f);
-  return Float64Array.from(f.jacobian, (j) => Math.min(0.99, 1 / n + (j - middle) ** 2 / a));
-}
-
 function bothSides(p: Problem, w0: number): boolean {
   let before = false;
   let after = false;
@@ -238,24 +219,10 @@ function bothSides(p: Problem, w0: number): boolean {
   return before && after;
 }
 
-/**
- * Standard uncertainty of w0 in degrees: every reading by its own residual and leverage, stretched for few readings, never
- * below what the steps of the gauges do; and a dial that lags, one way before the top and the other after it, which more
- * readings do not lessen. The wheel's fixed errors differ from place to place and show in the residuals.
- */
-function uncertainty(f: Fit, wheelDeg: Float64Array, { wheel, dial }: Gauges): number {
-  const n = f.residual.length;
-  const { a, mean: middle } = centred(f);
-  const lever = leverages(f);
-  let robust = 0;
-  let steps = 0;
-  let lag = 0;
-  for (let k = 0; k < n; k++) {
-    const j = f.jacobian[k]! - middle;
-    robust += ((j * f.residual[k]!) / (1 - lever[k]!)) ** 2;
-    steps += j * j * (stepU(dial) ** 2 + (f.jacobian[k]! * gaugeU(wheel)) ** 2);
-    lag += j * Math.sign(wrap180(wheelDeg[k]! - f.w0));
-  }
-  const scatter = Math.sqrt(Math.max(robust * stretch(n - 2) ** 2, steps)) / a;
-  return Math.hypot(scatter, (fixedU(dial) * lag) / a);
+/** Standard uncertainty of w0 in degrees, by the residuals that the readings have. */
+function uncertainty(f: Fit, wheelDeg: Float64Array, gauges: FitGauges): number {
+  const lever = leverages(f.jacobian);
+  const off = f.residual.map((r, k) => r / (1 - lever[k]!));
+  const sides = wheelDeg.map((w) => Math.sign(wrap180(w - f.w0)));
+  return fitU({ slopes: f.jacobian, sides, off }, gauges);
 }

@@ -20,7 +20,13 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
   needs: [engine],
   works: {
     tdc: (c) =>
-      tdcWork(c.engine, c.r.readings, c.schools.tdc.option, c.sheet.steps.find((s) => s.surface === 'tdc')?.id),
+      tdcWork(
+        c.engine,
+        c.r.readings,
+        c.schools.tdc.option,
+        c.sheet.steps.find((s) => s.surface === 'tdc')?.id,
+        () => c.works.fit
+      ),
     mark: (c) =>
       c.sheet.steps.some((s) => s.surface === 'tdc') ? markError(c.works.tdc, c.engine) : earlierMark(c.engine),
     signs: (c) => [...c.r.signs].map(([kind, seen]) => ({ kind, seen })),

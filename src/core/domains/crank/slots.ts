@@ -13,8 +13,6 @@ export const slots = slotsOf({
     combine: 'mean',
     sought: true
   },
-  'fit-wheel': { label: 'wheel', quantity: 'angle', gauge: 'wheel', repeats: true, combine: 'pair' },
-  'fit-dial': { label: 'dial at that place', quantity: 'length', gauge: 'dial', repeats: true, combine: 'pair' },
   stands: {
     label: 'wheel, where the crank stands now',
     quantity: 'angle',

@@ -1,4 +1,5 @@
 import type { Step } from '../../job/run-sheet.ts';
+import { slots as fit } from '../tdcfit/slots.ts';
 import { slots } from './slots.ts';
 import type { Use } from '../../job/vocabulary.ts';
 import { step } from './vocabulary.ts';
@@ -35,15 +36,7 @@ export const trueTdc = (u: Use): Step =>
       hazards: ['pinch-plughole', 'barring-tool'],
       sets: ['tdc-true'],
       needs: ['degree-wheel-on', 'plugs-out', 'battery-isolated'],
-      slots: [
-        slots.depth,
-        slots.before,
-        slots.after,
-        slots['top-dial'],
-        slots.top,
-        slots['fit-wheel'],
-        slots['fit-dial']
-      ],
+      slots: [slots.depth, slots.before, slots.after, slots['top-dial'], slots.top, fit['fit-wheel'], fit['fit-dial']],
       schools: ['tdc'],
       surface: 'tdc',
       acts: ['probes-cylinder', 'turns-crank']

@@ -89,18 +89,9 @@ function pairsHeadline(state: CrankState, found: string | null, len: LengthText)
   return found ?? `Read the wheel at equal depth${depth}, before and after the top`;
 }
 
-function fitHeadline(state: CrankState, found: string | null): string {
-  const t = state.work.tdc;
-  const n = t.fit!.rows.length;
-  if (t.nextSlot === 'fit-dial')
-    return `Read the dial where the wheel shows ${degText(t.fit!.rows[n - 1]!.wheel.value)}`;
-  if (t.error?.code === 'one-sided') return 'Take readings on the other side of the top too';
-  if (n < 3)
-    return n === 0
-      ? 'Read wheel and dial together at many places, on both sides of the top'
-      : `Take ${3 - n} more at least, on both sides`;
-  if (t.verdict && t.verdict.state !== 'in') return 'Take more readings, further from the top';
-  return found ?? 'Read wheel and dial together at many places, on both sides of the top';
+function fitHeadline({ work: { tdc } }: CrankState, found: string | null): string | null {
+  if (!tdc.fit || tdc.fit.wants) return tdc.fit?.wants ?? null;
+  return tdc.verdict && tdc.verdict.state !== 'in' ? 'Take more readings, further from the top' : found;
 }
 
 function strokesHeadline(state: CrankState, v: StepView): string | null {

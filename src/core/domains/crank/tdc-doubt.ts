@@ -1,7 +1,6 @@
 import { handUWithMore } from '../../calculations/gauge/hand.ts';
 import { anglesAtDrop, slider } from '../../calculations/piston/slider.ts';
 import { pairsU, slopeOfPair, type TdcFromPairs } from '../../calculations/tdc/tdc-pairs.ts';
-import { tdcFit } from '../../calculations/tdc/tdc-fit.ts';
 import { sliderOf, type Engine } from '../../engine/engine.ts';
 import {
   FIXED,
@@ -26,7 +25,7 @@ import type { TdcWork } from './tdc-work.ts';
  */
 export function tdcDoubt(tdc: TdcWork, engine: Engine, reach: Reach, len: LengthText): Doubt | null {
   if (tdc.pairs && tdc.input) return ofPairs(tdc, tdc.pairs, engine, reach, len);
-  return tdc.fit?.result ? ofFit(tdc, reach) : null;
+  return tdc.fit?.doubt(reach) ?? null;
 }
 
 function ofPairs(tdc: TdcWork, found: TdcFromPairs, engine: Engine, reach: Reach, len: LengthText): Doubt {
@@ -75,30 +74,4 @@ function ofPairs(tdc: TdcWork, found: TdcFromPairs, engine: Engine, reach: Reach
 function slopeAt(g: Parameters<typeof anglesAtDrop>[0], dropMm: number): number | null {
   const a = anglesAtDrop(g, dropMm);
   return a && slopeOfPair(g, a);
-}
-
-function ofFit(tdc: TdcWork, reach: Reach): Doubt | null {
-  const { input, result, rows } = tdc.fit!;
-  if (!input || !result) return null;
-  // without the dial's own ± what is left is what the readings scatter
-  const bare = tdcFit({ ...input, dial: { ...input.dial, accuracy: 0 } });
-  const scattered = bare.ok ? bare.out.uDeg : result.uDeg;
-  const parts: Part[] = [
-    { name: 'how the readings lie about the curve', u: scattered },
-    { name: FIXED, u: Math.sqrt(Math.max(0, result.uDeg ** 2 - scattered ** 2)) }
-  ];
-  const used = rows.find((r) => r.dial)?.dial?.gauge?.id;
-  const again = (change: Partial<typeof input>, what: string): Remedy[] => {
-    const fit = tdcFit({ ...input, ...change });
-    return fit.ok ? [{ what, u: fit.out.uDeg }] : [];
-  };
-  return {
-    parts,
-    remedies: [
-      ...again({ readings: [...input.readings, ...input.readings] }, 'as many readings again'),
-      ...reach('dial').flatMap((dial) =>
-        dial.id === used ? [] : again({ dial }, `reading the dial ${dial.name} instead`)
-      )
-    ]
-  };
 }

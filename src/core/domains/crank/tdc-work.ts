@@ -1,14 +1,15 @@
 import { wrap180, wrap360 } from '../../numerics/angles.ts';
-import { highestU, isTdcMethod, ROD, type TdcMethod } from '../../calculations/tdc/method-reach.ts';
+import { highestU, ROD } from '../../calculations/tdc/flat-top.ts';
+import { isTdcMethod, type TdcMethod } from '../../calculations/tdc/tdc-methods.ts';
 import { tdcDwell, type Dwell } from '../../calculations/tdc/tdc-dwell.ts';
 import type { CalcError } from '../../errors/result.ts';
 import { gaugeCombine } from '../../calculations/gauge/gauge-combine.ts';
 import { repeatedU, type Gauge } from '../../calculations/gauge/hand.ts';
-import { inHand } from '../../tray/hands.ts';
+import { lastGaugeOf } from '../../job/readings.ts';
 import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
 import { lastMarkOf, sliderOf, type Engine } from '../../engine/engine.ts';
 import { numberOf } from './vocabulary.ts';
-import { fitWork, type FitWork } from './tdc-fit-rows.ts';
+import type { FitWork } from '../tdcfit/fit-work.ts';
 import { pairsWork, type PairRow, type PairsWork } from './tdc-pair-rows.ts';
 import type { Reading } from '../../job/replayed.ts';
 
@@ -55,13 +56,25 @@ const SLOTS: Record<TdcMethod, TdcSlot[]> = {
   fit: ['fit-wheel', 'fit-dial']
 };
 
+/** The slots of each that are read on the wheel, and the one that is read on the dial: gauges of other ways are none of its. */
+const GAUGED: Record<TdcMethod, [wheel: readonly string[], dial: TdcSlot | null]> = {
+  mark: [[], null],
+  highest: [['top'], 'top-dial'],
+  rod: [['top'], null],
+  stop: [['before', 'after'], null],
+  pairs: [['before', 'after'], 'depth'],
+  fit: [['fit-wheel'], 'fit-dial']
+};
+
 /** True TDC from the readings logged so far, by the method chosen on the step. Readings of other methods stay in the log, unused. */
 export function tdcWork(
   engine: Engine,
   readings: readonly Reading[],
   chosen: string,
   /** the step that seeks TDC; undefined where the run sheet has none */
-  stepId: string | undefined
+  stepId: string | undefined,
+  /** many readings, laid through: nothing while the trade that does it is not here */
+  fit: () => FitWork | undefined
 ): TdcWork {
   const method: TdcMethod = isTdcMethod(chosen) ? chosen : 'pairs';
   const mine = readings.filter((r) => r.step === stepId);
@@ -70,8 +83,9 @@ export function tdcWork(
   const before = of('before');
   const after = of('after');
   const slider = sliderOf(engine);
-  const wheel = gaugeOf([...before, ...after, ...of('top'), ...of('fit-wheel')]);
-  const dial = method === 'stop' ? null : gaugeOf([...of('depth'), ...of('fit-dial'), ...of('top-dial')]);
+  const [wheelSlots, dialSlot] = GAUGED[method];
+  const wheel = lastGaugeOf(mine.filter((r) => wheelSlots.includes(r.slot)));
+  const dial = lastGaugeOf(mine.filter((r) => r.slot === dialSlot));
   const work: TdcWork = {
     method,
     found: null,
@@ -107,8 +121,14 @@ export function tdcWork(
     work.nextSlot =
       method === 'pairs' && slider && !depth ? 'depth' : before.length > after.length ? 'after' : 'before';
   } else if (method === 'fit') {
-    work.fit = fitWork(of('fit-wheel'), of('fit-dial'), slider, wheel, dial);
-    Object.assign(work, { found: work.fit.result, error: work.fit.error, calc: 'tdc.fit', input: work.fit.input });
+    work.fit = fit() ?? null;
+    const found = work.fit?.found;
+    Object.assign(work, {
+      found: found?.result ?? null,
+      error: work.fit?.error ?? null,
+      calc: 'tdc.fit',
+      input: found?.input ?? null
+    });
     work.nextSlot = of('fit-wheel').length > of('fit-dial').length ? 'fit-dial' : 'fit-wheel';
   } else if (method === 'mark') fromMark(work, engine);
   else {
@@ -150,12 +170,6 @@ function fromTops(work: TdcWork, slider: ReturnType<typeof sliderOf>, wheel: Gau
     calc: 'gauge.combine',
     input
   });
-}
-
-/** The gauge of the readings; where none was named, only the step that was typed counts. */
-function gaugeOf(rs: Reading[]): Gauge | null {
-  const last = rs.filter((r) => r.gauge).at(-1) ?? rs.at(-1);
-  return last ? inHand(last.gauge, last) : null;
 }
 
 export const bare = (g: Gauge): Gauge => ({ resolution: g.resolution, accuracy: g.accuracy });

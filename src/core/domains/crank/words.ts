@@ -1,8 +1,7 @@
 import { mod, wrap180 } from '../../numerics/angles.ts';
-import { slackTaken, crankPlan, type CrankPlan, type PlanStep } from '../../calculations/crank/crank-plan.ts';
-import type { Dwell } from '../../calculations/tdc/tdc-dwell.ts';
+import { crankPlan, type CrankPlan, type PlanStep } from '../../calculations/crank/crank-plan.ts';
 import { cycleDegOf, type Engine } from '../../engine/engine.ts';
-import { degText, plusMinus, turnWord, type LengthText } from '../../job/texts.ts';
+import { degText, turnWord } from '../../job/texts.ts';
 import { formatTiming } from '../../units/format.ts';
 import type { CrankPlace } from './crank-place.ts';
 import type { MarkError } from './mark-work.ts';
@@ -114,37 +113,10 @@ export function planText(plan: CrankPlan, view: View, target: CrankTarget, cycle
   });
 }
 
-/** How far past the target the crank stands, when it has just been passed; null when it has not. */
-export function passedBy(target: CrankTarget | null, place: CrankPlace, cycleDeg: number): number | null {
-  if (!target || place.crankDeg === null) return null;
-  const past = mod(
-    place.crankDeg - target.deg,
-    place.strokeKnown && !target.eitherTdc ? cycleDeg : Math.min(360, cycleDeg)
-  );
-  return past > 0.05 && past <= JUST_PASSED_DEG ? past : null;
-}
-const JUST_PASSED_DEG = 60;
-
-/** What to do about having passed the target, in the school chosen. Passing it is ordinary: only stepping back a little is wrong. */
-export function passedText(pastDeg: number, school: string, backlashDeg: number): string {
-  const past = `You are ${degText(pastDeg)} past it.`;
-  return school === 'forward'
-    ? `${past} Do not step back onto it: go on forward and round again.`
-    : `${past} Do not step back onto it: go back ${degText(pastDeg + slackTaken(backlashDeg))}, well beyond all slack, then come forward ${degText(slackTaken(backlashDeg))}.`;
-}
-
 /** What the mark is worth, in a sentence. */
 export function markFinding({ errorDeg, uDeg, since }: MarkError): string {
   if (since?.moved)
     return `The mark has moved ${Math.abs(since.movedByDeg).toFixed(1)}° since it was last proved: the damper\u2019s ring may have slipped`;
   if (Math.abs(errorDeg) <= 2 * uDeg) return 'The mark agrees with true TDC, as far as can be seen';
   return `The mark stands ${Math.abs(errorDeg).toFixed(1)}° ${errorDeg > 0 ? 'early' : 'late'}: take that off every reading`;
-}
-
-/** Why the recommended depth, or why none is good enough. */
-export function dwellText(d: Dwell, len: LengthText): string {
-  const flat = `This dial sees nothing move over ${degText(d.dwellDeg)} about the top.`;
-  if (d.recommended)
-    return `${flat} Read at ${len(d.recommended.dropMm, 2)} down (${d.recommended.angleDeg}° before): wheel and dial then leave ${plusMinus(d.recommended.uDeg)}° in a pair, the hand comes on top.`;
-  return `${flat} ${d.reason === 'wheel-too-coarse' ? 'The wheel is too coarse for a good pair at any depth.' : 'The dial is too coarse: take a finer one or a positive stop.'}`;
 }

@@ -2,10 +2,13 @@ import type { Evidence, Sign } from '../../calculations/cycle/cycle-evidence.ts'
 import type { JobState, WorkContext } from '../../job/domain.ts';
 import type { CrankPlace } from './crank-place.ts';
 import type { MarkError } from './mark-work.ts';
+import type { FitWork } from '../tdcfit/fit-work.ts';
 import type { TdcWork } from './tdc-work.ts';
 import type { CrankVocabulary } from './vocabulary.ts';
 
 export interface CrankWorks {
+  /** of a trade of its own, which is here where that way was chosen */
+  fit?: FitWork;
   tdc: TdcWork;
   mark: MarkError | null;
   signs: Sign[];

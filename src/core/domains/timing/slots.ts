@@ -1,5 +1,6 @@
 import { slotsOf } from '../../job/vocabulary.ts';
 import type { Limits } from '../../job/run-sheet.ts';
+import { slotOfWay } from './slot-of-way.ts';
 
 /** The initial timing, as the data sheet has it. */
 const initial = { least: 'staticMinBtdc', most: 'staticMaxBtdc', target: 'staticBtdc' } satisfies Limits;
@@ -66,13 +67,5 @@ export const slots = slotsOf({
   rim: { label: 'housing at the rim scale', quantity: 'length', gauge: 'micrometer', repeats: true }
 });
 
-/** The slot in which each way of seeing the firing point is read. */
-export const slotOfWay = {
-  lamp: slots.fires,
-  edge: slots['fires-edge'],
-  spark: slots['fires-spark'],
-  vane: slots['fires-vane'],
-  tip: slots['fires-tip']
-} as const;
 /** Where the trigger fires, by each way of seeing it; what is set at the rim beside it. */
-export const firingSlots = [...Object.values(slotOfWay), slots.rim];
+export const firingSlots = [...Object.values(slotOfWay).map((s) => slots[s]), slots.rim];

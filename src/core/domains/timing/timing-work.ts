@@ -5,11 +5,10 @@ import type { Gauge } from '../../calculations/gauge/hand.ts';
 import { staticGain } from '../../calculations/static-timing/static-gain.ts';
 import { staticAdjust, type HousingMove } from '../../calculations/static-timing/static-adjust.ts';
 import type { Engine } from '../../engine/engine.ts';
-import { meanParts, meanRemedies, type Doubt, type NamedGauge, type Part, type Remedy } from '../../job/narrow.ts';
 import { limitsOf } from '../../job/judged.ts';
 import { byLastGauge, gaugeOf } from '../../job/readings.ts';
 import type { RunSheet, Slot } from '../../job/run-sheet.ts';
-import { slotOfWay } from './slots.ts';
+import { slotOfWay } from './slot-of-way.ts';
 import { choiceOf, numberOf } from './vocabulary.ts';
 import type { MarkError } from '../crank/mark-work.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
@@ -64,9 +63,10 @@ export function timings(
   const out: Record<string, TimingWork> = {};
   for (const s of sheet.steps)
     if (s.surface === 'timing') {
-      const byWay = s.schools.includes('trigger') && Object.hasOwn(slotOfWay, way);
-      const slot = byWay ? slotOfWay[way as keyof typeof slotOfWay] : s.slots[0]!;
-      out[s.id] = timingWork(engine, r.readings, s.id, slot, mark, s.schools.includes('trigger'));
+      const byWay = s.schools.includes('trigger');
+      const named = byWay && Object.hasOwn(slotOfWay, way) ? slotOfWay[way as keyof typeof slotOfWay] : null;
+      const slot = s.slots.find((x) => x.slot === named) ?? s.slots[0]!;
+      out[s.id] = timingWork(engine, r.readings, s.id, slot, mark, byWay);
     }
   return out;
 }
@@ -79,11 +79,12 @@ export function timingWork(
   engine: Engine,
   readings: readonly Reading[],
   stepId: string,
-  { slot, ...kind }: Slot,
+  kind: Slot,
   mark: MarkError | null,
   byMethod = false
 ): TimingWork {
-  const { target: targetBtdc, min: minBtdc, max: maxBtdc } = limitsOf(engine, { slot, ...kind });
+  const { target: targetBtdc, min: minBtdc, max: maxBtdc } = limitsOf(engine, kind);
+  const { slot } = kind;
   const groups: Reading[][] = [];
   for (const r of readings) {
     if (r.step !== stepId || (r.slot !== slot && r.slot !== `${slot}-again`)) continue;
@@ -95,7 +96,7 @@ export function timingWork(
   const latest = rows[rows.length - 1] ?? null;
   return {
     slot,
-    others: byMethod && latest ? othersOf(engine, readings, stepId, slot, mark, latest) : [],
+    others: byMethod && latest ? othersOf(engine, readings, stepId, kind, mark, latest) : [],
     gain: targetBtdc === null ? null : gainOf(rows, targetBtdc),
     rows,
     latest,
@@ -112,48 +113,19 @@ function othersOf(
   engine: Engine,
   readings: readonly Reading[],
   stepId: string,
-  slot: string,
+  kind: Slot,
   mark: MarkError | null,
   latest: SettingRow
 ): TimingWork['others'] {
   return Object.entries(slotOfWay).flatMap(([method, other]) => {
-    if (other.slot === slot) return [];
-    const row = timingWork(engine, readings, stepId, other, mark).latest;
+    if (other === kind.slot) return [];
+    const row = timingWork(engine, readings, stepId, { ...kind, slot: other }, mark).latest;
     if (!row) return [];
     const apartDeg = row.btdc - latest.btdc;
     // the mark's error is in both alike and drops out of the difference
     const agrees = Math.abs(apartDeg) <= 2 * Math.hypot(row.uReading, latest.uReading) + 1e-9;
     return [{ method, btdc: row.btdc, uDeg: row.uDeg, apartDeg, agrees }];
   });
-}
-
-const partsOf = (row: SettingRow, markKnown: boolean): Part[] => [
-  ...meanParts(
-    row.counted.map((r) => r.value),
-    row.gauge
-  ),
-  ...(markKnown ? [{ name: 'where true TDC lies', u: row.uMark }] : [])
-];
-
-/**
- * What makes up a setting’s doubt, and what would narrow it: more readings, other gauges within reach, a hand that is known,
- * and what would narrow true TDC where the sheet looked for it. Degrees of the crank.
- * @param ofTdc what could be done about true TDC, each with the standard uncertainty it would then have; degrees
- */
-export function settingDoubt(
-  row: SettingRow,
-  markKnown: boolean,
-  reach: readonly NamedGauge[],
-  ofTdc: readonly Remedy[]
-): Doubt {
-  const of = meanRemedies(
-    row.counted.map((r) => r.value),
-    row.gauge,
-    reach,
-    { rest: row.uMark, gaugeId: row.counted[0]?.gauge?.id }
-  );
-  const tdc = ofTdc.map(({ what, u }) => ({ what: `at true TDC, ${what}`, u: Math.hypot(row.uReading, u) }));
-  return { parts: partsOf(row, markKnown), remedies: [...of, ...tdc] };
 }
 
 function gainOf(rows: readonly SettingRow[], targetBtdc: number): TimingWork['gain'] {

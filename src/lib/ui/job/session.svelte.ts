@@ -9,7 +9,8 @@ import {
   type RunSheet
 } from '$core/job/index.ts';
 import type { EventInput } from '$core/job/event-input.ts';
-import { loadDomains } from '$core/domains/list.ts';
+import { loadDomains, type SchoolId } from '$core/domains/list.ts';
+import { tradesAt } from '$core/job/needed.ts';
 import type { GaugeKind, TrayGauge } from '$core/tray/gauge-kinds.ts';
 import type { NamedGauge } from '$core/job/narrow.ts';
 import { learntInHand, trayInHand, type Learnt } from '$core/tray/hands.ts';
@@ -96,20 +97,23 @@ export class JobSession {
   /** Whether what works out this step is here; the trades of later steps are fetched after the page stands. */
   has(stepId: string): boolean {
     const here = new Set(this.#domains.map((d) => d.name));
-    return (this.sheet.tradesOf[stepId] ?? []).every((t) => here.has(t));
+    return this.#tradesAt(stepId).every((t) => here.has(t));
   }
 
   /** Fetches what works out these steps, or all of them; it fails where the network is gone. */
   async ready(stepId?: string): Promise<void> {
     if (stepId !== undefined && this.has(stepId)) return;
     const here = new Set(this.#domains.map((d) => d.name));
-    const wanted = stepId === undefined ? this.sheet.domains : (this.sheet.tradesOf[stepId] ?? []);
+    const wanted = stepId === undefined ? this.sheet.domains : this.#tradesAt(stepId);
     const fetched = await loadDomains(wanted.filter((d) => !here.has(d)));
     // others may have come meanwhile: none is given up again
     const all = [...this.#domains, ...fetched];
     const next = this.sheet.domains.flatMap((name) => all.find((d) => d.name === name) ?? []);
     if (next.length !== this.#domains.length) this.#domains = next;
   }
+
+  #tradesAt = (stepId: string): string[] =>
+    tradesAt(this.sheet, stepId, ({ school, option }) => this.state.schools[school as SchoolId]?.option === option);
 
   get me(): Person | null {
     return this.#me();

@@ -28,19 +28,26 @@ export async function loadSheet(ref: SheetRef, fetch: typeof globalThis.fetch): 
 /** one list of workings a sheet: what was worked out with it is found again */
 const loaded = new WeakMap<RunSheet, Loaded>();
 
-/** The same for a job that is being worked on: a browser fetches the trades of later steps when it is idle. */
+/**
+ * The same for a job that is being worked on: a browser fetches the trades of later steps when it is idle. What else those
+ * trades need may be fetched together with them.
+ */
 export async function loadSheetFor(
   ref: SheetRef,
   engine: Engine,
   log: readonly JobEvent[],
-  fetch: typeof globalThis.fetch
+  fetch: typeof globalThis.fetch,
+  together: (trades: readonly string[]) => void
 ): Promise<Loaded> {
   if (import.meta.env.SSR) return loadSheet(ref, fetch);
   const sheet = await sheetFor(ref, fetch);
   // where the job stands follows from what its log speaks of; the step in hand may bring one more trade
-  const spoken = await loadDomains(tradesNeeded(sheet, log, -1));
+  const spokenOf = tradesNeeded(sheet, log, -1);
+  together(spokenOf);
+  const spoken = await loadDomains(spokenOf);
   const { current } = stateOf(sheet, engine, log, spoken);
   const names = tradesNeeded(sheet, log, current ?? sheet.steps.length - 1);
+  together(names);
   return { sheet, domains: names.length === spoken.length ? spoken : await loadDomains(names) };
 }
 

@@ -19,9 +19,13 @@ export async function unpacked<Data extends Packed>(data: Data, fetch: typeof gl
 }
 
 /** The same for a screen that works on the job: it begins with the trades that the job needs as it stands. */
-export async function unpackedToWork<Data extends Packed>(data: Data, fetch: typeof globalThis.fetch) {
+export async function unpackedToWork<Data extends Packed>(
+  data: Data,
+  fetch: typeof globalThis.fetch,
+  together: (trades: readonly string[]) => void
+) {
   const job = rows(data);
-  return { ...job, ...(await loadSheetFor(data.sheet, data.engine, job.log, fetch)) };
+  return { ...job, ...(await loadSheetFor(data.sheet, data.engine, job.log, fetch, together)) };
 }
 
 const rows = <Data extends Packed>(data: Data) => ({

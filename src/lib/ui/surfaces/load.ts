@@ -1,24 +1,32 @@
 import type { Component } from 'svelte';
-import type { PanelProps, SchoolProps, SurfaceProps } from './props.ts';
+import { nameIn } from './name-in.ts';
+import type { PanelProps, SchoolProps, SurfacePart } from './props.ts';
 
-export type SurfacePart = Component<SurfaceProps>;
+// a surface is the file of its name in the folder of its trade: nothing else has to know it. What every job has is listed
+// here, the others in a list that comes beside their trades, so that a job does not carry the names of all
+const files = import.meta.glob<{ default: SurfacePart }>('./{crank,engine,walk}/*.surface.svelte');
+const COMMON = ['engine', 'crank', 'distributor', 'tdcfit', 'walk'];
+const parts = new Map(Object.entries(files).map(([path, load]) => [nameIn(path), load]));
+const others = (): Promise<ReadonlyMap<string, () => Promise<{ default: SurfacePart }>>> =>
+  import('./others.ts').then((m) => m.others);
 
-// a surface is the file of its name in the folder of its trade: nothing else has to know it
-const files = import.meta.glob<{ default: SurfacePart }>('./*/*.surface.svelte');
-const parts = new Map(Object.entries(files).map(([path, load]) => [/([\w-]+)\.surface/.exec(path)![1]!, load]));
+/** Begins to fetch the list of surfaces that these trades have, where it is not here: to be asked for together with them. */
+export function surfacesAhead(trades: readonly string[]): void {
+  if (trades.some((t) => !COMMON.includes(t))) others().catch(() => {});
+}
 
 /** The names of all surfaces that can be drawn. */
-export const drawn = (): string[] => [...parts.keys()];
+export const drawn = async (): Promise<string[]> => [...parts.keys(), ...(await others()).keys()];
 
 // a school that is weighed up by more than words has a file of its own, under its name
 const weighed = import.meta.glob<{ default: Component<SchoolProps> }>('./*/*.school.svelte');
-const schools = new Map(Object.entries(weighed).map(([path, load]) => [/([\w-]+)\.school/.exec(path)![1]!, load]));
+const schools = new Map(Object.entries(weighed).map(([path, load]) => [nameIn(path), load]));
 /** How a school is weighed up, where words alone do not do it. */
 export const weighSchool = (id: string) => schools.get(id);
 
 // the instrument that stands beside the work, where that is not the crank's dial
 const panels = import.meta.glob<{ default: Component<PanelProps> }>('./*/*.panel.svelte');
-const panelOfTrade = new Map(Object.entries(panels).map(([path, load]) => [/([\w-]+)\.panel/.exec(path)![1]!, load]));
+const panelOfTrade = new Map(Object.entries(panels).map(([path, load]) => [nameIn(path), load]));
 /** The instrument of a trade that stands beside the work. */
 export const panelOf = (trade: string) => panelOfTrade.get(trade);
 
@@ -31,7 +39,7 @@ export const surfaceHere = (surface: string): SurfacePart | undefined => loaded.
 export async function loadSurface(surface: string): Promise<SurfacePart> {
   const here = loaded.get(surface);
   if (here) return here;
-  const load = parts.get(surface);
+  const load = parts.get(surface) ?? (await others()).get(surface);
   if (!load) throw new Error(`No surface is called ${surface}.`);
   const part = (await load()).default;
   loaded.set(surface, part);

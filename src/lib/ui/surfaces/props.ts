@@ -1,3 +1,4 @@
+import type { Component } from 'svelte';
 import type { Reading } from '$core/job/replayed.ts';
 import type { Prefs } from '$lib/reader/prefs.ts';
 import type { ReadingLine } from '../job/line.svelte.ts';
@@ -17,6 +18,8 @@ export interface SurfaceProps {
   /** opens the reading line on a reading that is to be amended */
   onamend: (r: Reading) => void;
 }
+
+export type SurfacePart = Component<SurfaceProps>;
 
 /** What the job view hands to the instrument that stands beside the work. */
 export type PanelProps = Pick<SurfaceProps, 'session' | 'prefs'> & {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { wrap180 } from '$core/numerics/angles.ts';
   import type { Slider } from '$core/calculations/piston/slider.ts';
-  import { fittedDial } from '$core/domains/crank/tdc-fit-rows.ts';
+  import { fittedDial, type FitWork } from '$core/domains/tdcfit/fit-work.ts';
   import type { Reading } from '$core/job/replayed.ts';
   import { fixed } from '$core/units/format.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
@@ -11,12 +11,19 @@
 
   let {
     session,
+    fit,
     slider,
     prefs,
     onamend
-  }: { session: JobSession; slider: Slider | null; prefs: Prefs; onamend: (r: Reading) => void } = $props();
-  const fit = $derived(session.state.work.tdc.fit!);
-  const zero = $derived(fit.result?.tdcWheelDeg ?? 0);
+  }: {
+    session: JobSession;
+    fit: FitWork;
+    slider: Slider | null;
+    prefs: Prefs;
+    onamend: (r: Reading) => void;
+  } = $props();
+  const found = $derived(fit.found);
+  const zero = $derived(found?.result.tdcWheelDeg ?? 0);
   const at = (wheel: number) => wrap180(wheel - zero);
   const points = $derived(
     fit.rows.filter((r) => r.dial !== null).map((r) => ({ x: at(r.wheel.value), y: r.dial!.value, out: r.thrownOut }))
@@ -26,14 +33,13 @@
       { label: 'read', kind: 'measured', points: points.filter((p) => !p.out) },
       { label: 'thrown out', kind: 'out', points: points.filter((p) => p.out) }
     ];
-    const input = fit.input;
-    if (fit.result && slider && input) {
+    if (found && slider) {
       const reach = Math.max(10, ...points.map((p) => Math.abs(p.x))) + 3;
       const curve = Array.from({ length: 61 }, (_, k) => -reach + (2 * reach * k) / 60);
       out.push({
         label: 'fitted',
         kind: 'predicted',
-        points: curve.map((x) => ({ x, y: fittedDial(slider, fit.result!, input.dialSense!, x + zero) }))
+        points: curve.map((x) => ({ x, y: fittedDial(slider, found.result, found.input.dialSense!, x + zero) }))
       });
     }
     return out;

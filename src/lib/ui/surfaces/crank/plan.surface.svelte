@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
+  import { passedBy, passedText } from '$core/domains/crank/passed.ts';
   import * as crankWords from '$core/domains/crank/words.ts';
   import { cycleDegOf, listOf, numberOf } from '$core/engine/engine.ts';
   import { formatTiming } from '$core/units/format.ts';
@@ -14,7 +15,7 @@
     plan && view.target ? crankWords.planText(plan, prefs.view, view.target, cycleDegOf(session.engine)) : []
   );
   const stands = $derived(session.readings(stepId));
-  const past = $derived(crankWords.passedBy(view.target, view.place, cycleDegOf(session.engine)));
+  const past = $derived(passedBy(view.target, view.place, cycleDegOf(session.engine)));
   const backlash = $derived(numberOf(session.engine, 'backlashDeg') ?? 0);
 </script>
 
@@ -36,7 +37,7 @@
   </ol>
   {#if past !== null && plan.steps.length}
     <p class="past" data-testid="passed">
-      {crankWords.passedText(past, session.state.schools.overshoot.option, backlash)}
+      {passedText(past, session.state.schools.overshoot.option, backlash)}
     </p>
   {:else}
     <p class="small quiet">

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { methodOutlook, tdcMethods } from '$core/calculations/tdc/method-reach.ts';
+  import { methodOutlook } from '$core/calculations/tdc/method-reach.ts';
+  import { tdcMethods } from '$core/calculations/tdc/tdc-methods.ts';
   import { words } from '$core/job/index.ts';
   import { lastMarkOf, numberOf, sliderOf } from '$core/engine/engine.ts';
   import { trayInHand } from '$core/tray/hands.ts';

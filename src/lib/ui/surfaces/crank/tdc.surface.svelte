@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
-  import * as crankWords from '$core/domains/crank/words.ts';
+  import { dwellText } from '$core/domains/crank/dwell-text.ts';
   import type { Reading } from '$core/job/replayed.ts';
   import { dwellOf } from '$core/domains/crank/tdc-work.ts';
   import { words } from '$core/job/index.ts';
@@ -32,7 +32,7 @@
   const dwell = $derived(tdc.dwell ?? dwellOf(geometry, gauge('dial'), gauge('wheel')));
   const runs = $derived(choiceOf(session.engine, 'runningDirection') === 'ccw' ? -1 : 1);
   /** the other ways to true TDC have no sum that could be taken apart */
-  const takenApart = $derived(tdc.input !== null && (tdc.pairs !== null || (tdc.fit?.result ?? null) !== null));
+  const takenApart = $derived(tdc.input !== null && (tdc.pairs ?? tdc.fit?.found ?? null) !== null);
   const zero = $derived(tdc.found?.tdcWheelDeg ?? 0);
   const rel = (r: Reading) => wrap180(r.value - zero);
   const marks = $derived([
@@ -73,10 +73,11 @@
               : '';
       return [`Spread of the pairs ${tdc.pairs.spreadDeg.toFixed(2)}°.`, pulls];
     }
-    if (tdc.fit?.result) {
-      const n = tdc.fit.result.outliers.length;
+    const fitted = tdc.fit?.found?.result;
+    if (fitted) {
+      const n = fitted.outliers.length;
       return [
-        `Scatter about the curve ${(1000 * tdc.fit.result.rmsMm).toFixed(0)} µm${n ? `, ${n} reading${n > 1 ? 's' : ''} thrown out` : ''}.`,
+        `Scatter about the curve ${(1000 * fitted.rmsMm).toFixed(0)} µm${n ? `, ${n} reading${n > 1 ? 's' : ''} thrown out` : ''}.`,
         short ? 'Take more readings, further from the top.' : ''
       ];
     }
@@ -90,7 +91,7 @@
 </script>
 
 <p class="way" role="note" aria-label="How to read it">
-  {#if dwell && (tdc.method === 'pairs' || tdc.method === 'highest')}{crankWords.dwellText(dwell, len)}{/if}
+  {#if dwell && (tdc.method === 'pairs' || tdc.method === 'highest')}{dwellText(dwell, len)}{/if}
   {#if tdc.method === 'pairs' && tdc.depth}Read at {len(tdc.depth.value, 2)} down on this job.{/if}
   {#if tdc.method === 'stop'}Turn by hand until the piston just touches the stop, from either side; never force it.{/if}
   {#if tdc.method === 'rod'}<b>By hand only, and never let go of the rod:</b> one that jams breaks piston or thread. It shows
@@ -115,9 +116,9 @@
   <div class="read" role="group" aria-label="Readings">
     {#if tdc.method === 'fit'}{@render answer()}{/if}
     {#if tdc.method === 'pairs' || tdc.method === 'stop'}<TdcPairs {session} {prefs} {onamend} />
-    {:else if tdc.method === 'fit'}<Lazy
+    {:else if tdc.fit}<Lazy
         load={() => import('./TdcFit.svelte')}
-        props={{ session, slider: drawn?.ok ? drawn.out : null, prefs, onamend }}
+        props={{ session, fit: tdc.fit, slider: drawn?.ok ? drawn.out : null, prefs, onamend }}
       />
     {:else if tdc.method === 'highest' || tdc.method === 'rod'}
       <table>

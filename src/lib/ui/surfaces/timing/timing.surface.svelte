@@ -2,7 +2,7 @@
   import type { SurfaceProps } from '../props.ts';
   import { againstBefore, beforeAfterText } from '$core/domains/timing/before-after.ts';
   import { tdcDoubt } from '$core/domains/crank/tdc-doubt.ts';
-  import { settingDoubt } from '$core/domains/timing/timing-work.ts';
+  import { settingDoubt } from '$core/domains/timing/setting-doubt.ts';
   import { housingText } from '$core/domains/timing/words.ts';
   import { words } from '$core/job/index.ts';
   import { choiceOf, listOf, numberOf } from '$core/engine/engine.ts';
