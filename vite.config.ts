@@ -13,7 +13,7 @@ const together: [name: string, test: RegExp][] = [
   [
     'crank',
     // what is only written down comes with the run sheet: a screen never fetches a manifest
-    /\/src\/core\/(domains\/(engine|crank|distributor)\/(?!(manifest|schools|hazards|fields|flags|rules|slots|figures|parts|tdc-doubt|passed|dwell-text)\.ts)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict)\/(?!(tdc-fit|method-reach)\.ts))/
+    /\/src\/core\/(domains\/(engine|crank|distributor)\/(?!(manifest|schools|hazards|fields|flags|rules|slots|figures|parts|tdc-doubt|plan-words|dwell-text)\.ts)|calculations\/(tdc|piston|cycle|crank|mark|gauge|reading|verdict)\/(?!(tdc-fit|method-reach)\.ts))/
   ],
   [
     'frame',

@@ -14,8 +14,9 @@ export interface Aim {
   slot: Slot;
   /** the slot as it will be logged: `strobe-again` repeats the last setting */
   as: string;
-  /** for pairs: which one */
+  /** which of several it is, and what several of them are; null where they are not counted */
   n: number | null;
+  counts?: 'pair' | 'reading';
 }
 
 export type StepState = 'done' | 'skipped' | 'repeat' | 'open' | 'blocked' | 'not-needed';

@@ -5,6 +5,10 @@ import type { Unit } from '../units/units.ts';
 import { surfaceOf, type Aim, type JobState } from './domain.ts';
 import { slotOf, type Slot, type Step } from './run-sheet.ts';
 
+/** What the next figure is, as the line asks for it: `wheel, before the top, pair 2`. */
+export const aimText = ({ slot, n, counts }: Aim): string =>
+  slot.label + (n === null ? '' : `, ${counts ?? 'reading'} ${n}`);
+
 /** Where the next figure goes: the first slot of the step still empty, or the one that repeats. Null: takes none. */
 export function nextSlot(state: JobState, step: Step, prefer?: string): Aim | null {
   if (step.slots.length === 0) return null;

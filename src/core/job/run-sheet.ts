@@ -6,7 +6,8 @@ import type { Act, Place } from './acts.ts';
 import type { Rule } from './rule.ts';
 
 /** Ways to log one figure again: a repeat, a place come to backwards, a place come to nobody knows how. */
-export type Variant = 'again' | 'back' | 'unsure';
+export type Variant = (typeof VARIANTS)[number];
+const VARIANTS = ['again', 'back', 'unsure'] as const;
 
 /** Names of values on the data sheet that a figure is judged by. */
 export interface Limits {
@@ -262,7 +263,10 @@ export function completeStep(s: Pick<Step, 'id' | 'phase' | 'title' | 'say' | 'w
 export const labelOf = (sheet: RunSheet, name: string): string =>
   sheet.words.fields.find((f) => f.name === name)?.label ?? name;
 
+/** Whether a figure was logged to a slot, by its exact name or as one of the variants that any slot may have. */
+export const isOf = (slot: string, given: string, variants: readonly Variant[] = VARIANTS): boolean =>
+  given === slot || variants.some((v) => given === `${slot}-${v}`);
+
 /** The slot that a figure belongs to, by its exact name or as one of the variants that the slot declares; undefined: none. */
-export function slotOf(step: Pick<Step, 'slots'>, given: string): Slot | undefined {
-  return step.slots.find((s) => s.slot === given || (s.also ?? []).some((variant) => given === `${s.slot}-${variant}`));
-}
+export const slotOf = (step: Pick<Step, 'slots'>, given: string): Slot | undefined =>
+  step.slots.find((s) => isOf(s.slot, given, s.also ?? []));

@@ -1,6 +1,7 @@
-import { passedBy, passedText } from '$core/domains/crank/passed.ts';
+import { passedBy, passedText, planLacks } from '$core/domains/crank/plan-words.ts';
 import * as crankWords from '$core/domains/crank/words.ts';
 import { describe, expect, it } from 'vitest';
+import { referenceSource } from '$core/job/reference.ts';
 import { settledFigures, words } from '$core/job/index.ts';
 import { dropMm, slider } from '$core/calculations/piston/slider.ts';
 import { engineWith, GAUGES, PlayedJob, SHEET } from '../../support/played.ts';
@@ -199,6 +200,30 @@ describe('moving the crank', () => {
     expect(crankWords.planTo(target, job.state, job.engine, 'front')!.steps).toMatchObject([
       { move: 'forward', passes: [0, 360] }
     ]);
+  });
+
+  it('says what the way to the target lacks, by the names that the data sheet has, and nothing else', () => {
+    const without = (sheet: string, ...names: string[]) => {
+      const values = Object.entries({ ...SHEET, pumpBtdc: '18' }).filter(([name]) => !names.includes(name));
+      return planLacks(new PlayedJob(engineWith(Object.fromEntries(values)), sheet).state);
+    };
+    expect(without('fit-from-scratch', 'backlashDeg')).toBe(
+      'The turn cannot be worked out: the data sheet lacks “Slack of the timing drive, at the crank”. Enter it with its source, and the way there follows.'
+    );
+    const all = without('plunger-lift', 'pumpBtdc', 'runningDirection', 'staticBtdc');
+    expect(all).toMatch(/lacks “[^“]*pump[^“]*” and “Crank runs, seen from the front”\./i);
+    expect(all).not.toContain('Initial timing');
+  });
+
+  it('says where the timing comes from that it is brought to: of this sheet, and of nobody’s but this job’s', () => {
+    const pump = new PlayedJob(engineWith({ ...SHEET, gearOffsetBtdc: '12' }), 'locked-offset');
+    const source = () => referenceSource(pump.sheet, pump.engine, pump.state.readings);
+    expect(source()).toBe('works card 14');
+    const step = pump.sheet.steps.find((s) => s.slots.some((x) => x.slot === 'offset-decided'))!;
+    pump.read(step.id, 'offset-decided', '11.5b');
+    expect(source()).toBe('decided on this job by Ines Farrow');
+    const none = new PlayedJob(engineWith(SHEET), 'plunger-lift');
+    expect(referenceSource(none.sheet, none.engine, [])).toBeNull();
   });
 
   it('says which TDC is meant, and never one that nobody proved', () => {

@@ -18,7 +18,12 @@ export const surfaces: Record<(typeof names)[number], SurfaceWords<CrankState>> 
       if (as === null) return null;
       const n = state.readings.filter((r) => r.step === step.id && r.slot === as).length + 1;
       const counted = as !== 'depth' && as !== 'top-dial';
-      return { slot: step.slots.find((s) => s.slot === as)!, as, n: counted ? n : null };
+      return {
+        slot: step.slots.find((s) => s.slot === as)!,
+        as,
+        n: counted ? n : null,
+        counts: tdc.method === 'pairs' || tdc.method === 'stop' ? 'pair' : 'reading'
+      };
     },
     strip: (text) => {
       const m = SIDE.exec(text.trim());

@@ -11,7 +11,8 @@ export interface GearRow {
   label: string;
   old: GearFigure | null;
   fresh: GearFigure | null;
-  state: 'same' | 'differs' | 'unknown';
+  /** `known`: two things that go together, which are not compared */
+  state: 'same' | 'differs' | 'unknown' | 'known';
 }
 
 export interface GearWork {
@@ -92,11 +93,11 @@ function rowsOf(old: Gear, now: Gear, cam?: string, material?: string): GearRow[
   const module = (x: number | undefined) =>
     x === undefined ? null : `${Number(x.toFixed(2))} (${Number((25.4 / x).toFixed(1))} DP)`;
   const hand = (h: Hand | undefined) => (h === undefined ? null : `${h}-hand`);
-  const row = (label: string, a: GearFigure | null, b: GearFigure | null, differs: boolean): GearRow => ({
+  const row = (label: string, a: GearFigure | null, b: GearFigure | null, differs: boolean | null): GearRow => ({
     label,
     old: a,
     fresh: b,
-    state: a === null || b === null ? 'unknown' : differs ? 'differs' : 'same'
+    state: a === null || b === null ? 'unknown' : differs === null ? 'known' : differs ? 'differs' : 'same'
   });
   const off = (a: number | undefined, b: number | undefined, by: (a: number) => number) =>
     a !== undefined && b !== undefined && Math.abs(a - b) > by(a) + 1e-9;
@@ -121,7 +122,7 @@ function rowsOf(old: Gear, now: Gear, cam?: string, material?: string): GearRow[
       mm(now.outsideDiameterMm),
       off(old.outsideDiameterMm, now.outsideDiameterMm, (a) => 0.005 * a)
     ),
-    row('Cam, new gear', cam?.replaceAll('-', ' ') ?? null, material?.replaceAll('-', ' ') ?? null, false)
+    row('Cam, new gear', cam?.replaceAll('-', ' ') ?? null, material?.replaceAll('-', ' ') ?? null, null)
   ];
 }
 const text = (n: number | undefined) => (n === undefined ? null : String(n));

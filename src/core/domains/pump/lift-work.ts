@@ -9,6 +9,7 @@ import { byLastGauge, gaugeOf } from '../../job/readings.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
 import { wrap180 } from '../../numerics/angles.ts';
 import { mean, sampleSd } from '../../numerics/statistics.ts';
+import { isOf } from '../../job/run-sheet.ts';
 import type { CrankPlace } from '../crank/crank-place.ts';
 import { readChart, type ChartWork } from './lift-chart.ts';
 import { numberOf } from './vocabulary.ts';
@@ -106,7 +107,7 @@ function driftOf(engine: Engine, timing: NonNullable<LiftWork['timing']>): LiftW
 
 /** The crank is read once it stands at the lift: the first reading of it after the lift counts, or the last before it. */
 function lastSeq(r: Replayed, step: string, liftSeq: number): number {
-  const stands = r.readings.filter((x) => x.step === step && x.slot.startsWith('stands'));
+  const stands = r.readings.filter((x) => x.step === step && isOf('stands', x.slot));
   return stands.find((x) => x.seq > liftSeq)?.seq ?? liftSeq;
 }
 

@@ -2,6 +2,7 @@ import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
 import type { Engine } from '../../engine/engine.ts';
 import type { Replayed } from '../../job/replayed.ts';
 import { wrap180 } from '../../numerics/angles.ts';
+import { isOf } from '../../job/run-sheet.ts';
 import type { CrankPlace } from '../crank/crank-place.ts';
 import { numberOf } from './vocabulary.ts';
 
@@ -27,7 +28,7 @@ export function proofWork(
   placeAt: (seq: number) => CrankPlace
 ): ProofWork {
   const wantBtdc = what === 'pin' ? 0 : (reference ?? null);
-  const last = r.readings.findLast((x) => x.step === step && x.slot.startsWith('stands'));
+  const last = r.readings.findLast((x) => x.step === step && isOf('stands', x.slot));
   const at = last ? placeAt(last.seq) : null;
   const entered = at?.crankDeg == null ? null : { btdc: -wrap180(at.crankDeg), uDeg: at.uDeg ?? 0 };
   const within = numberOf(engine, what === 'pin' ? 'pinWithinDeg' : 'proofWithinDeg') ?? null;

@@ -1,4 +1,4 @@
-import { readBy } from '$core/job/readings.ts';
+import { readAt, readBy } from '$core/job/readings.ts';
 import { DEFERENCE } from '$core/job/texts.ts';
 import { curveDrawing } from '$lib/reader/curve-drawing.ts';
 import { givenText } from '$lib/reader/given.ts';
@@ -209,7 +209,7 @@ export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<
       [understood(r.reading, r.reading.quantity, prefs), 64, 26, true, true],
       [r.reading.gauge?.name ?? '', 93, 30],
       [readBy(r.reading), 125, 24],
-      [timeText(r.reading.at, prefs), 150, 24],
+      [timeText(readAt(r.reading), prefs), 150, 24],
       [r.replaced, 175, 21]
     ]);
   }

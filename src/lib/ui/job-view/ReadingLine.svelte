@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { aimText } from '$core/job/next-slot.ts';
   import type { ReadingLine } from '../job/line.svelte.ts';
   import type { JobSession } from '../job/session.svelte.ts';
 
@@ -15,9 +16,7 @@
     const a = line.asking;
     switch (a.for) {
       case 'figure':
-        return line.aim
-          ? `${line.aim.slot.label}${line.aim.n ? `, ${line.aim.as.startsWith('fit') || line.aim.as === 'top' ? 'reading' : 'pair'} ${line.aim.n}` : ''}`
-          : `a remark on \u201c${stepTitle}\u201d`;
+        return line.aim ? aimText(line.aim) : `a remark on \u201c${stepTitle}\u201d`;
       case 'amend':
         return `instead of ${a.reading.text}, the reading is`;
       case 'amend-why':

@@ -2,6 +2,7 @@
   import { readAt, readBy } from '$core/job/readings.ts';
   import type { Reading } from '$core/job/replayed.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
+  import { timeText } from '../../reader/dates.ts';
   import { understood } from '../../reader/units.ts';
 
   interface Props {
@@ -13,7 +14,7 @@
   let { reading, prefs, unsent, onamend }: Props = $props();
   const text = $derived(understood(reading, reading.quantity, prefs));
   const last = $derived(reading.replaced[reading.replaced.length - 1]);
-  const time = $derived(readAt(reading).slice(11, 16));
+  const time = $derived(timeText(readAt(reading), prefs));
 </script>
 
 <button

@@ -2,7 +2,7 @@ import type { Unit } from '$core/units/units.ts';
 import type { ParsedReading } from '$core/calculations/reading/reading-parse.ts';
 import { doubt, gaugeDoubt } from '$core/job/doubt.ts';
 import type { Aim } from '$core/job/domain.ts';
-import { nextSlot, readFor } from '$core/job/next-slot.ts';
+import { aimText, nextSlot, readFor } from '$core/job/next-slot.ts';
 import type { Reading } from '$core/job/replayed.ts';
 import { slotOf, type Slot, type Step } from '$core/job/run-sheet.ts';
 import type { Prefs } from '$lib/reader/prefs.ts';
@@ -60,8 +60,7 @@ export class ReadingLine {
     const read = this.#read(step, typed, this.asking.for === 'amend' ? this.aim.as : this.prefer);
     if (!read.ok) return { ok: false, label: '', text: read.error.message };
     const { aim, figure } = read.out;
-    const n = aim.n === null ? '' : `, ${aim.as.startsWith('fit') || aim.as === 'top' ? 'reading' : 'pair'} ${aim.n}`;
-    return { ok: true, label: `${aim.slot.label}${n}:`, text: understood(figure, aim.slot.quantity, this.prefs()) };
+    return { ok: true, label: `${aimText(aim)}:`, text: understood(figure, aim.slot.quantity, this.prefs()) };
   });
 
   /** What works out the step in hand is not here yet: where a figure goes cannot be said. */

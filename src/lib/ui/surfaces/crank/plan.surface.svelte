@@ -1,8 +1,9 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
-  import { passedBy, passedText } from '$core/domains/crank/passed.ts';
+  import { passedBy, passedText, planLacks } from '$core/domains/crank/plan-words.ts';
   import * as crankWords from '$core/domains/crank/words.ts';
   import { cycleDegOf, listOf, numberOf } from '$core/engine/engine.ts';
+  import { referenceSource } from '$core/job/reference.ts';
   import { formatTiming } from '$core/units/format.ts';
   import ReadingText from '../../job/ReadingText.svelte';
   import Cylinders from './Cylinders.svelte';
@@ -10,6 +11,7 @@
   let { session, view, line, prefs, stepId, onamend }: SurfaceProps = $props();
 
   const target = $derived(session.state.reference);
+  const source = $derived(referenceSource(session.sheet, session.engine, session.state.readings));
   const plan = $derived(view.planSaid);
   const moves = $derived(
     plan && view.target ? crankWords.planText(plan, prefs.view, view.target, cycleDegOf(session.engine)) : []
@@ -23,7 +25,7 @@
   <p class="quiet">Where the crank stands is not known. Read the wheel and type it, or turn the dial to it.</p>
 {:else if !plan}
   <p class="quiet">
-    The turn cannot be worked out: the data sheet lacks the initial timing, the running direction or the drive’s slack.
+    {planLacks(session.state)}
   </p>
 {:else}
   <ol class="moves" data-testid="plan">
@@ -71,7 +73,7 @@
     place={view.place}
   />{/if}
 {#if target !== null}<p class="small quiet">
-    Target {formatTiming(target, Number.isInteger(target) ? 0 : 1)}, {session.engine.values.staticBtdc?.source}.
+    Target {formatTiming(target, Number.isInteger(target) ? 0 : 1)}{source ? `, ${source}` : ''}.
   </p>{/if}
 
 <style>

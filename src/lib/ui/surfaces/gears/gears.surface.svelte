@@ -10,7 +10,7 @@
   const g = $derived(session.state.work.gears);
   const len = $derived(lengthText(prefs));
   const compares = $derived(step.slots.some((s) => s.slot === 'new-teeth'));
-  const sign = { same: '✓ same', differs: '× differs', unknown: '? not known' };
+  const sign = { same: '✓ same', differs: '× differs', unknown: '? not known', known: '' };
   const shown = (f: GearFigure | null) => (f === null ? 'not known' : typeof f === 'string' ? f : len(f.mm, 2));
   const severity = { stop: 'Stop', warn: 'Look', note: 'Note' };
 </script>
@@ -51,7 +51,7 @@
           {#each g.rows as r (r.label)}
             <tr>
               <td>{r.label}</td><td class="n">{shown(r.old)}</td><td class="n">{shown(r.fresh)}</td>
-              <td class={r.state}>{r.label.startsWith('Cam') ? '' : sign[r.state]}</td>
+              <td class={r.state}>{sign[r.state]}</td>
             </tr>
           {/each}
         </tbody>

@@ -1,7 +1,9 @@
 import { slackTaken } from '../../calculations/crank/crank-plan.ts';
-import { degText } from '../../job/texts.ts';
+import { labelOf } from '../../job/run-sheet.ts';
+import { degText, list } from '../../job/texts.ts';
 import { mod } from '../../numerics/angles.ts';
 import type { CrankPlace } from './crank-place.ts';
+import type { CrankState } from './works.ts';
 import type { CrankTarget } from './words.ts';
 
 /** How far past the target the crank stands, when it has just been passed; null when it has not. */
@@ -21,4 +23,14 @@ export function passedText(pastDeg: number, school: string, backlashDeg: number)
   return school === 'forward'
     ? `${past} Do not step back onto it: go on forward and round again.`
     : `${past} Do not step back onto it: go back ${degText(pastDeg + slackTaken(backlashDeg))}, well beyond all slack, then come forward ${degText(slackTaken(backlashDeg))}.`;
+}
+
+/** Why the way to the target cannot be worked out: what the data sheet lacks for it, by name. */
+export function planLacks({ sheet, engine, reference }: CrankState): string {
+  const names = [
+    ...(reference === null && sheet.reference !== undefined ? [sheet.reference] : []),
+    ...['runningDirection', 'backlashDeg'].filter((name) => !engine.values[name])
+  ];
+  if (names.length === 0) return 'The way there cannot be worked out: this run sheet brings the crank to no reference.';
+  return `The turn cannot be worked out: the data sheet lacks ${list(names.map((n) => `“${labelOf(sheet, n)}”`))}. Enter it with its source, and the way there follows.`;
 }
