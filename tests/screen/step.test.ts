@@ -6,6 +6,7 @@ import ReadingLineField from '$lib/ui/job-view/ReadingLine.svelte';
 import Spine from '$lib/ui/job-view/Spine.svelte';
 import StatePanel from '$lib/ui/job-view/StatePanel.svelte';
 import WorkSurface from '$lib/ui/job-view/WorkSurface.svelte';
+import { notSettled } from '$core/job/index.ts';
 import { runSheets } from '$core/sheets/index.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { DRIVE, measured, packed, planned } from '../support/drive-jobs.ts';
@@ -182,6 +183,18 @@ describe('a step in view', () => {
     const gone = await refused(worn, 'inspect');
     expect(gone.says).toContain('teeth worn: a worn gear wears its partner; take a new one, or say why it goes back');
     expect(gone.offers).toContain(REASON);
+    const on = await work(worn, 'inspect');
+    on.session.say({ kind: 'done', step: 'inspect' });
+    await tick();
+    await fireEvent.click(button(on.page, new RegExp(REASON)));
+    const { step } = on.view.selected;
+    expect(on.told.ask).toHaveBeenCalledWith({
+      for: 'override',
+      step,
+      flags: [],
+      open: notSettled(worn.state, worn.view('inspect'))
+    });
+    cleanup();
     const short = new PlayedJob(engineWith(SHEET), 'regear');
     short.read('cover', 'small-parts-out', '9');
     short.read('off', 'small-parts-back', '8');

@@ -3,8 +3,9 @@ import { ok, type Result } from '../errors/result.ts';
 import type { Engine } from '../engine/engine.ts';
 import type { Quantity } from '../units/units.ts';
 import { surfaceOf, type JobState, type StepView } from './domain.ts';
-import type { EventBody, JobEvent } from './events.ts';
+import type { EventBody, EventOf, JobEvent } from './events.ts';
 import { possible } from './possible.ts';
+import { reasonsAt } from './reasons.ts';
 import { forbidding, putRight, ruleText } from './rules.ts';
 import type { Act } from './acts.ts';
 import { labelOf, slotOf, type RunSheet, type Slot, type Step } from './run-sheet.ts';
@@ -96,8 +97,8 @@ function withStep(state: JobState, id: string, then: (v: StepView) => Answer): A
  */
 function free(state: JobState, step: string | null, acts: readonly Act[]): Answer {
   if (acts.length === 0) return yes;
-  const reasoned = state.replayed.overrides.filter((o) => o.step === step).flatMap((o) => o.rules ?? []);
-  const rule = forbidding(state.raised, acts, new Set(reasoned));
+  const at = state.sheet.steps.find((s) => s.id === step);
+  const rule = forbidding(state.raised, acts, at ? reasonsAt(state.replayed.overrides, at).rules : new Set());
   if (!rule) return yes;
   const { never } = ruleText(rule);
   const facts = { never, because: rule.because, first: putRight(rule, state.sheet.words.flags).replace(/\.$/, '') };
@@ -109,9 +110,20 @@ function free(state: JobState, step: string | null, acts: readonly Act[]): Answe
 export const reasonable = (state: JobState, step: Step): string[] =>
   state.raised.filter((r) => r.harm === 'result' && r.forbids.some((a) => step.acts.includes(a))).map((r) => r.id);
 
-function mayBeOverruled(state: JobState, v: StepView, e: { flags: string[]; rules?: string[] }): Answer {
+/**
+ * A reason goes on without a state that the step needs, against a rule whose harm is to the result, or from what is left open
+ * as it is open now; never without a hard state, and never from what would make one true.
+ */
+function mayBeOverruled(
+  state: JobState,
+  v: StepView,
+  e: Pick<EventOf<'override'>, 'flags' | 'rules' | 'open'>
+): Answer {
   const { flags } = state.sheet.words;
-  const hard = e.flags.filter((f) => flags[f]!.hard);
+  const { needs, mustBeOff, sets, title } = v.step;
+  const strange = e.flags.find((f) => !needs.includes(f) && !mustBeOff.includes(f));
+  if (strange !== undefined) return fail('no-such-choice', 'flags', { what: `${title}: ${strange}` });
+  const hard = [...e.flags, ...(e.open === undefined ? [] : sets)].filter((f) => flags[f]!.hard);
   // of a pair of words the one that must become true is asked for, never the other
   const first = hard.map((f) => (flags[f]!.danger ? flags[f]!.off : flags[f]!.on));
   if (first.length > 0) return fail('never-overrule', 'flags', { flags: first.join(', ') });
@@ -125,7 +137,10 @@ function mayBeOverruled(state: JobState, v: StepView, e: { flags: string[]; rule
         first: putRight(rule, flags)
       });
   }
-  return yes;
+  if (e.open === undefined) return yes;
+  const open = notSettled(state, v);
+  if (open === null) return fail('nothing-open', 'open', { step: title });
+  return open === e.open ? yes : fail('open-otherwise', 'open', { step: title, what: open });
 }
 
 /** A state said by hand: one that keeps people or machines whole is said with what was seen, or comes from its step alone. */
@@ -159,8 +174,9 @@ function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
     return fail('readings-missing', 'step', { step: step.title, what: unread.map((s) => s.label).join('; ') });
   const missing = tallyOpen(state, v, true);
   if (missing !== null) return fail('count-open', 'step', { what: missing });
-  const open = v.overruled === null ? notSettled(state, v) : null;
-  return open === null ? yes : fail('not-proved', 'step', { step: step.title, what: open });
+  const open = notSettled(state, v);
+  const reasons = reasonsAt(state.replayed.overrides, step);
+  return open === null || reasons.open(open) ? yes : fail('not-proved', 'step', { step: step.title, what: open });
 }
 
 /** The figures a step cannot do without and has not got: those of the way chosen, where there are ways. */
@@ -171,7 +187,7 @@ function unreadSlots(state: JobState, step: Step): Slot[] {
   return step.slots.filter((s) => needed.includes(s.slot) && !read.has(s.slot) && !noneToCount(state, s));
 }
 
-/** What the readings and answers of a step leave open, in words; null when they settle it. A reason overrules it. */
+/** What the readings and answers of a step leave open, in words; null when they settle it. A reason for just this goes on from it. */
 export const notSettled = (state: JobState, v: StepView): string | null =>
   surfaceOf(state.domains, v.step.surface).open?.(state, v) ?? heldBy(state, v.step) ?? tallyOpen(state, v);
 

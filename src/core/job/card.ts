@@ -3,6 +3,7 @@ import type { Field } from '../engine/fields.ts';
 import { partKinds } from '../tray/part-kinds.ts';
 import { figureLimits, resultText } from './figure-text.ts';
 import { settledFigures } from './figures.ts';
+import { overruledText } from './reasons.ts';
 import { ruleOf } from './rules.ts';
 import { slotOf } from './run-sheet.ts';
 import type { JobState } from './domain.ts';
@@ -118,7 +119,7 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
         .map((s) => ({ what: s.step.title, why: `skipped: ${s.mark!.reason}` })),
       ...state.replayed.overrides.map((o) => ({
         what: steps.get(o.step)?.title ?? o.step,
-        why: `overruled: ${o.reason}`
+        why: overruledText(state.sheet, o)
       })),
       ...state.replayed.remarks.map((r) => ({
         what: r.step ? (steps.get(r.step)?.title ?? 'Remark') : 'Remark',

@@ -55,9 +55,10 @@ export const eventInput = z.discriminatedUnion('kind', [
       step: short,
       flags: z.array(short),
       rules: z.array(short).max(20).optional(),
+      open: z.string().min(1).max(2000).optional(),
       reason: text
     })
-    .refine((o) => o.flags.length > 0 || (o.rules?.length ?? 0) > 0, 'say what is overruled'),
+    .refine((o) => o.flags.length > 0 || (o.rules?.length ?? 0) > 0 || o.open !== undefined, 'say what is overruled'),
   z.strictObject({ id, kind: z.literal('remark'), text, step: short.optional() }),
   z.strictObject({ id, kind: z.literal('photo'), photo: id, text: z.string().trim().max(200), step: short }),
   z.strictObject({ id, kind: z.literal('undo'), undoes: id })

@@ -53,7 +53,11 @@ export type EventBody =
   | { kind: 'crank'; crankDeg: number | null; move: 'forward' | 'backward' | 'unknown' }
   | { kind: 'take'; step: string; part: PartKind; parts: Part[] }
   | { kind: 'target'; step: string; points: { rpm: number; deg: number }[] }
-  | { kind: 'override'; step: string; flags: string[]; rules?: string[]; reason: string }
+  /**
+   * A reason to go on from a step all the same: without states that it needs, against rules, or from what its readings and
+   * answers leave open, in the words in which that was refused
+   */
+  | { kind: 'override'; step: string; flags: string[]; rules?: string[]; open?: string; reason: string }
   | { kind: 'remark'; text: string; step?: string }
   /** a photograph that was kept before, and what it shows in words, which may be none */
   | { kind: 'photo'; photo: string; text: string; step: string }

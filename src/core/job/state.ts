@@ -12,6 +12,7 @@ import type { JobEvent } from './events.ts';
 import { onDemand } from './on-demand.ts';
 import { replay } from './replay.ts';
 import type { Replayed } from './replayed.ts';
+import { reasonsAt } from './reasons.ts';
 import type { Rule } from './rule.ts';
 import { referenceOf } from './reference.ts';
 import { asBars, byHarm, raised } from './rules.ts';
@@ -86,7 +87,6 @@ function isNeeded(asked: Step['onlyIf'], r: Replayed): boolean | undefined {
 }
 
 function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<string>): StepView[] {
-  const overruled = new Map(r.overrides.map((o) => [o.step, o]));
   const matters = (f: string) => {
     const only = sheet.words.flags[f]?.only;
     return only === undefined || r.facts.get(only) !== false;
@@ -94,7 +94,7 @@ function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<string>): St
   const views = sheet.steps.map((step): StepView => {
     const mark = r.marks.get(step.id) ?? null;
     const needed = isNeeded(step.onlyIf, r);
-    const free = new Set(overruled.get(step.id)?.flags ?? []);
+    const { flags: free, said } = reasonsAt(r.overrides, step);
     const missing = step.needs.filter((f) => !flags.has(f) && !free.has(f) && matters(f));
     const stillOn = step.mustBeOff.filter((f) => flags.has(f) && !free.has(f));
     const blocked = missing.length > 0 || stillOn.length > 0;
@@ -106,10 +106,10 @@ function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<string>): St
       missing: mark ? [] : missing,
       stillOn: mark ? [] : stillOn,
       asks: !mark && needed === undefined ? step.onlyIf! : null,
-      overruled: overruled.get(step.id)?.reason ?? null
+      overruled: said
     };
   });
-  reopenLost(views, flags, (step, f) => matters(f) && !overruled.get(step.id)?.flags.includes(f));
+  reopenLost(views, flags, (step, f) => matters(f) && !reasonsAt(r.overrides, step).flags.has(f));
   return views;
 }
 

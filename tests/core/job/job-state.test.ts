@@ -1,6 +1,6 @@
 import * as crankWords from '$core/domains/crank/words.ts';
 import { describe, expect, it } from 'vitest';
-import { settledFigures, words } from '$core/job/index.ts';
+import { notSettled, settledFigures, words } from '$core/job/index.ts';
 import { stateOf } from '$core/sheets/index.ts';
 import { engineWith, PlayedJob, SHEET } from '../../support/played.ts';
 
@@ -153,10 +153,15 @@ describe('what must hold first', () => {
     job.say({
       kind: 'override',
       step: 'stroke',
-      flags: ['compression-confirmed'],
+      flags: [],
       rules: ['IL.11'],
       reason: 'rockers seen by two people'
     });
+    // a reason for going against the rule is none for what the signs leave open
+    const answer = job.tryTo({ kind: 'done', step: 'stroke' });
+    expect(answer).toMatchObject({ ok: false, error: { code: 'not-proved' } });
+    const open = notSettled(job.state, job.view('stroke'))!;
+    job.say({ kind: 'override', step: 'stroke', flags: [], open, reason: 'rockers seen by two people' });
     expect(job.tryTo({ kind: 'done', step: 'stroke' }).ok).toBe(true);
   });
 

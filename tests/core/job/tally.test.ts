@@ -130,7 +130,8 @@ describe('a count of what breaks what turns', () => {
   });
   it('is gone on from with no reason; another is', () => {
     const over = (j: PlayedJob, step: string) => {
-      j.say({ kind: 'override', step, flags: ['tdc-true'], reason: 'the last one is in my pocket' });
+      const left = notSettled(j.state, j.view(step))!;
+      j.say({ kind: 'override', step, flags: [], open: left, reason: 'the last one is in my pocket' });
       return j.tryTo({ kind: 'done', step });
     };
     const hard = over(short(), 'off');

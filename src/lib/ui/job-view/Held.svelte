@@ -16,6 +16,7 @@
   const flags = $derived(session.sheet.words.flags);
   const wants = $derived([...v.missing.map((f) => flags[f]!.on), ...v.stillOn.map((f) => flags[f]!.off)]);
   const soft = $derived([...v.missing, ...v.stillOn].filter((f) => !flags[f]!.hard));
+  const all = $derived(soft.map((f) => (v.stillOn.includes(f) ? `with ${flags[f]!.on}` : `without ${flags[f]!.on}`)));
   const inHand = $derived(session.state.steps[session.state.current ?? -1]?.step.id === v.step.id);
   const giver = (f: string) => session.sheet.steps.find((s) => s.sets.includes(f));
   /** a hard state is said with what was seen; one that is counted or measured comes from its step */
@@ -46,7 +47,7 @@
       </li>{/each}
   </ul>
   {#if soft.length}<button class="link" onclick={() => onask({ for: 'override', step: v.step, flags: soft })}
-      >Go on without {words.list(soft.map((f) => flags[f]!.on))}, and say why</button
+      >Go on {words.list(all)}, and say why</button
     >{/if}
 {/snippet}
 

@@ -24,7 +24,7 @@
       case 'skip':
         return `why is \u201c${a.step.title}\u201d skipped?`;
       case 'override':
-        return `why go on without it?`;
+        return a.flags.length ? 'why go on without it?' : 'why go on all the same?';
       case 'seen': {
         const words = session.sheet.words.flags[a.flag]!;
         return `${a.on ? words.on : words.off}: what was seen, and by whom if it was not you?`;

@@ -37,11 +37,10 @@
   const settled = $derived(v.state === 'done' || v.state === 'skipped');
   const open = $derived(v.state === 'open' || v.state === 'blocked' || v.state === 'repeat');
   /** what is refused may be gone on from with a reason: not where the step would make a state true that is never overruled */
-  const takesReason = $derived(
-    open &&
-      session.refusal?.code === 'not-proved' &&
-      !step.sets.some((f) => session.sheet.words.flags[f]?.hard) &&
-      notSettled(session.state, v) !== null
+  const left = $derived(
+    open && session.refusal?.code === 'not-proved' && !step.sets.some((f) => session.sheet.words.flags[f]?.hard)
+      ? notSettled(session.state, v)
+      : null
   );
   const hazards = $derived(step.hazards.map((h) => session.sheet.words.hazards[h]!));
   const amend = (r: Reading) => onask({ for: 'amend', reading: r }, r.text);
@@ -75,10 +74,8 @@
       {#if session.refusal}
         <Caution role="alert">
           <b>{session.refusal.message}</b>
-          {#if takesReason}
-            <button
-              class="link"
-              onclick={() => onask({ for: 'override', step, flags: step.sets.length ? step.sets : ['tdc-true'] })}
+          {#if left !== null}
+            <button class="link" onclick={() => onask({ for: 'override', step, flags: [], open: left })}
               >Go on all the same, and say why</button
             >
           {/if}

@@ -15,7 +15,7 @@ export type Asking =
   | { for: 'amend'; reading: Reading }
   | { for: 'amend-why'; reading: Reading; text: string }
   | { for: 'skip'; step: Step }
-  | { for: 'override'; step: Step; flags: string[]; rules?: string[] }
+  | { for: 'override'; step: Step; flags: string[]; rules?: string[]; open?: string }
   | { for: 'seen'; flag: string; on: boolean }
   | { for: 'happened'; rule: string }
   | { for: 'remark'; step: Step | null };
@@ -103,6 +103,7 @@ export class ReadingLine {
             step: a.step.id,
             flags: a.flags,
             ...(a.rules ? { rules: a.rules } : {}),
+            ...(a.open === undefined ? {} : { open: a.open }),
             reason: typed
           }) === null
         );

@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { overruledText } from '$core/job/reasons.ts';
   import type { SurfaceProps } from '../props.ts';
+
   let { session }: SurfaceProps = $props();
   const state = $derived(session.state);
   const skipped = $derived(state.steps.filter((s) => s.state === 'skipped'));
@@ -15,7 +17,7 @@
     {#each left as s (s.step.id)}<tr><td>{s.step.title}</td><td class="quiet">not done</td></tr>{/each}
     {#each skipped as s (s.step.id)}<tr><td>{s.step.title}</td><td>skipped: {s.mark!.reason}</td></tr>{/each}
     {#each state.replayed.overrides as o (o.id)}<tr
-        ><td>{state.steps.find((s) => s.step.id === o.step)?.step.title}</td><td>overruled: {o.reason}</td></tr
+        ><td>{state.steps.find((s) => s.step.id === o.step)?.step.title}</td><td>{overruledText(session.sheet, o)}</td></tr
       >{/each}
     {#each state.replayed.remarks as r (r.id)}<tr><td>remark</td><td>{r.text}</td></tr>{/each}
   </tbody>

@@ -1,0 +1,41 @@
+import type { EventOf } from './events.ts';
+import { ruleOf } from './rules.ts';
+import type { RunSheet, Step } from './run-sheet.ts';
+import { list } from './texts.ts';
+
+/** What the reasons given at a step let go: each what it was given for, and nothing else. */
+export interface Reasons {
+  /** states that it may lack, or have */
+  flags: ReadonlySet<string>;
+  rules: ReadonlySet<string>;
+  /** whether it may be gone on from although this is left open */
+  open: (what: string) => boolean;
+  /** the reasons themselves, in order; null without any */
+  said: string | null;
+}
+
+type Given = readonly EventOf<'override'>[];
+
+export function reasonsAt(overrides: Given, step: Step): Reasons {
+  const mine = overrides.filter((o) => o.step === step.id);
+  const opens = new Set(mine.map((o) => o.open));
+  // logs of before kept a reason for what was left open as the states that the step gives, whatever was open
+  const any = mine.some((o) => o.open === undefined && o.flags.some((f) => givenFor(step).includes(f)));
+  return {
+    flags: new Set(mine.flatMap((o) => o.flags)),
+    rules: new Set(mine.flatMap((o) => o.rules ?? [])),
+    open: (what) => any || opens.has(what),
+    said: mine.length ? mine.map((o) => o.reason).join('; ') : null
+  };
+}
+const givenFor = (step: Step): readonly string[] => (step.sets.length ? step.sets : ['tdc-true']);
+
+/** What a reason was given for, and the reason: `overruled, crank not on the reference: only a look`. */
+export function overruledText(sheet: RunSheet, o: EventOf<'override'>): string {
+  const what = [
+    ...o.flags.map((f) => sheet.words.flags[f]).flatMap((w) => (w ? [w.danger ? w.on : w.off] : [])),
+    ...(o.rules ?? []).map((r) => ruleOf(sheet, r)?.bar ?? r),
+    ...(o.open === undefined ? [] : [o.open])
+  ];
+  return `overruled${what.length ? `, ${list(what)}` : ''}: ${o.reason}`;
+}
