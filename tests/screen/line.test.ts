@@ -117,6 +117,31 @@ describe('an amendment', () => {
       replaced: [{ text: '342.5', reason: 'misread' }]
     });
   });
+  it('is in the unit of the reading that it replaces, and what is shown is what is kept', () => {
+    prefs = { ...prefs, length: 'in' };
+    const { session, line, type, at } = screen('verify-marks');
+    at('tdc');
+    type('1.80mm');
+    line.open({ for: 'amend', reading: session.state.readings[0]! }, '1.80mm');
+    line.text = '1.7';
+    expect(line.meaning).toMatchObject({ ok: true, text: '1.7 mm (0.06693 in)' });
+    type('1.7');
+    type('misread');
+    expect(session.state.readings[0]).toMatchObject({ value: 1.7, unit: 'mm' });
+  });
+  it('of a reading taken by another way than the one now chosen goes to that reading', () => {
+    const { session, line, type, at } = screen('verify-marks');
+    at('tdc');
+    type('1.8');
+    type('342.5');
+    session.say({ kind: 'choose', school: 'tdc', option: 'stop' });
+    line.open({ for: 'amend', reading: session.state.readings[0]! }, '1.8');
+    line.text = '1.9';
+    expect(line.meaning.text).toBe('1.9 mm');
+    type('1.9');
+    expect(type('misread')).toBe(true);
+    expect(session.state.readings[0]).toMatchObject({ slot: 'depth', value: 1.9 });
+  });
   it('to something that cannot be read goes no further', () => {
     const { session, line, type, at } = screen('verify-marks');
     at('tdc');

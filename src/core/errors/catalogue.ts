@@ -38,6 +38,8 @@ export const sentences = {
   'chart-order': (_: object) => 'The lift of the chart must rise all the way, or fall all the way, with the angle.',
   'no-such-step': (f: { step: string }) => `This run sheet has no step "${f.step}".`,
   'no-such-slot': (f: { slot: string; step: string }) => `The step "${f.step}" takes no figure called "${f.slot}".`,
+  'takes-no-figure': (f: { step: string }) =>
+    `"${f.step}" takes no figure by the way that is chosen. Choose another way, or write it down as a remark.`,
   'no-such-reading': (_: object) => 'That reading is not in this log any more: it was undone. Take the reading again.',
   'step-blocked': (f: { step: string; needs: string }) => `"${f.step}" has to wait. Put it right first: ${f.needs}.`,
   'readings-missing': (f: { step: string; what: string }) =>

@@ -49,7 +49,7 @@ export function readFor(
 ): Result<{ aim: Aim; figure: ParsedReading; text: string }> {
   const bare = surfaceOf(state.domains, step.surface).strip?.(text) ?? { text };
   const aim = nextSlot(state, step, ('prefer' in bare ? bare.prefer : undefined) ?? prefer);
-  if (!aim) return fail('no-such-slot', 'text', { slot: text, step: step.title });
+  if (!aim) return fail('takes-no-figure', 'text', { step: step.title });
   const { unit, perRevMm } = meant(aim.slot);
   const figure = readingParse({
     text: bare.text,

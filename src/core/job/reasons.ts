@@ -30,12 +30,12 @@ export function reasonsAt(overrides: Given, step: Step): Reasons {
 }
 const givenFor = (step: Step): readonly string[] => (step.sets.length ? step.sets : ['tdc-true']);
 
-/** What a reason was given for, and the reason: `overruled, crank not on the reference: only a look`. */
+/** A reason, and what it was given for: `overruled: only a look (crank moved from the reference)`. */
 export function overruledText(sheet: RunSheet, o: EventOf<'override'>): string {
   const what = [
     ...o.flags.map((f) => sheet.words.flags[f]).flatMap((w) => (w ? [w.danger ? w.on : w.off] : [])),
     ...(o.rules ?? []).map((r) => ruleOf(sheet, r)?.bar ?? r),
-    ...(o.open === undefined ? [] : [o.open])
+    ...(o.open === undefined ? [] : [`left open: ${o.open}`])
   ];
-  return `overruled${what.length ? `, ${list(what)}` : ''}: ${o.reason}`;
+  return `overruled: ${o.reason}${what.length ? ` (${list(what)})` : ''}`;
 }

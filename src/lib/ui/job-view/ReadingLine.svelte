@@ -62,7 +62,7 @@
 </script>
 
 <div class="line">
-  <div class="in">
+  <div class="in" class:wordy>
     <label class="only-read" for="reading">{asks}</label>
     <input
       id="reading"
@@ -115,7 +115,8 @@
     <p class="keys" role="status">writing {session.outbox.waiting.length} figures into the log …</p>
   {:else}
     <div class="keys" aria-hidden="true">
-      <kbd>Enter</kbd> log <kbd>Esc</kbd> drop <kbd>A</kbd> amend last <kbd>D</kbd> done <kbd>?</kbd> keys
+      <kbd>Enter</kbd> log <kbd>Esc</kbd> drop
+      {#if !wordy}<kbd>A</kbd> amend last <kbd>D</kbd> done <kbd>?</kbd> keys{/if}
     </div>
   {/if}
 </div>
@@ -131,6 +132,10 @@
   .in {
     width: 230px;
     flex-shrink: 0;
+  }
+  /* a sentence is seen whole while it is written */
+  .in.wordy {
+    width: clamp(230px, 40vw, 560px);
   }
   input {
     width: 100%;
@@ -219,7 +224,8 @@
       gap: 4px 12px;
       padding: 6px 12px 8px;
     }
-    .in {
+    .in,
+    .in.wordy {
       width: 100%;
     }
     input {

@@ -1,5 +1,5 @@
 import type { Unit } from '$core/units/units.ts';
-import type { ParsedReading } from '$core/calculations/reading/reading-parse.ts';
+import { readingParse, type ParsedReading } from '$core/calculations/reading/reading-parse.ts';
 import { doubt, gaugeDoubt } from '$core/job/doubt.ts';
 import type { Aim } from '$core/job/domain.ts';
 import { aimText, nextSlot, readFor } from '$core/job/next-slot.ts';
@@ -56,8 +56,15 @@ export class ReadingLine {
     const typed = this.text.trim();
     if (!step || typed === '' || (this.asking.for !== 'figure' && this.asking.for !== 'amend'))
       return { ok: true, label: '', text: '' };
+    if (this.asking.for === 'amend') {
+      const { reading } = this.asking;
+      const read = this.#reread(reading, typed);
+      if (!read.ok) return { ok: false, label: '', text: read.error.message };
+      const label = this.aim ? `${aimText(this.aim)}:` : '';
+      return { ok: true, label, text: understood(read.out, reading.quantity, this.prefs()) };
+    }
     if (!this.aim) return { ok: true, label: 'no figure is read at this step: kept as a remark', text: '' };
-    const read = this.#read(step, typed, this.asking.for === 'amend' ? this.aim.as : this.prefer);
+    const read = this.#read(step, typed, this.prefer);
     if (!read.ok) return { ok: false, label: '', text: read.error.message };
     const { aim, figure } = read.out;
     return { ok: true, label: `${aimText(aim)}:`, text: understood(figure, aim.slot.quantity, this.prefs()) };
@@ -179,6 +186,17 @@ export class ReadingLine {
   #read(step: Step, typed: string, prefer: string | undefined) {
     const meant = (s: Slot) => ({ unit: unitFor(this.prefs(), s.quantity), perRevMm: this.#gaugeFor(s)?.perRevMm });
     return readFor(this.session.state, step, typed, meant, prefer);
+  }
+
+  /** What is typed instead of a reading, as the log will understand it: in the unit and by the gauge that it was read with. */
+  #reread(reading: Reading, typed: string) {
+    const perRevMm = this.session.gauge(reading.gauge?.id)?.perRevMm;
+    return readingParse({
+      text: typed,
+      quantity: reading.quantity,
+      defaultUnit: this.#unit(reading),
+      ...(perRevMm ? { perRevMm } : {})
+    });
   }
 
   #amendFigure(reading: Reading, typed: string): boolean {

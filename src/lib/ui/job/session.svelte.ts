@@ -119,6 +119,8 @@ export class JobSession {
     return this.#me();
   }
 
+  gauge = (id: string | undefined): TrayGauge | undefined => this.#gauges.find((g) => g.id === id);
+
   gaugesOf(kind: string): TrayGauge[] {
     return this.#gauges.filter((g) => g.kind === kind);
   }
@@ -145,7 +147,7 @@ export class JobSession {
         message: 'Choose your name at the top first: every reading is kept with who took it.'
       };
     const read = understand(draft, {
-      gauge: (g) => this.#inHand(this.#gauges.find((x) => x.id === g)),
+      gauge: (g) => this.#inHand(this.gauge(g)),
       part: (p) => this.stock.find((x) => x.id === p),
       quantityOf: (r) => this.state.readings.find((x) => x.id === r)?.quantity
     });
