@@ -170,7 +170,15 @@ describe('what was taken at a step', () => {
       );
     };
     expect(taken('tdc')).toBe('');
-    job = job.toTdc();
+    job = start('pairs');
+    job.read('tdc', 'depth', '1.8');
+    job.read('tdc', 'before', '342.5');
+    expect(taken('tdc')).toBe('a pair begun');
+    job.read('tdc', 'after', '11.5');
+    expect(taken('tdc')).toBe('1 pair taken');
+    job.read('tdc', 'before', '343');
+    expect(taken('tdc')).toBe('1 pair taken, one begun');
+    job = new PlayedJob().toTdc();
     expect(taken('tdc')).toMatch(/^[2-9] pairs taken$/);
     expect(taken('strobe')).toBe('');
     job.read('strobe', 'strobe', '12.5b');

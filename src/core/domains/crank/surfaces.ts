@@ -1,5 +1,6 @@
 import type { SurfaceWords, StepView } from '../../job/domain.ts';
 import { degText, several, type LengthText } from '../../job/texts.ts';
+import type { PairRow } from './tdc-pair-rows.ts';
 import type { surfaces as names } from './vocabulary.ts';
 import { markFinding } from './words.ts';
 import type { CrankState } from './works.ts';
@@ -30,13 +31,21 @@ export const surfaces: Record<(typeof names)[number], SurfaceWords<CrankState>> 
       return m ? { text: m[1]!, prefer: m[2]!.toLowerCase() === 'a' ? 'after' : 'before' } : { text };
     },
     required: (state) => state.work.tdc.slots.filter((s) => s !== 'depth'),
-    taken: ({ work: { tdc } }) => (tdc.rows.length ? `${several(tdc.rows.length, 'pair')} taken` : null)
+    taken: ({ work: { tdc } }) => pairsTaken(tdc.rows)
   },
   mark: { headline: (state) => (state.work.mark ? markFinding(state.work.mark) : null) },
   strokes: { headline: strokesHeadline, open: strokesOpen },
   plan: {},
   'make-scale': {}
 };
+
+/** Pairs that are whole, and that one is begun: a reading before the top alone is no pair. */
+function pairsTaken(rows: readonly PairRow[]): string | null {
+  if (rows.length === 0) return null;
+  const whole = rows.filter((r) => r.before && r.after).length;
+  const begun = whole < rows.length ? 'one begun' : '';
+  return whole ? `${several(whole, 'pair')} taken${begun && `, ${begun}`}` : 'a pair begun';
+}
 
 function tdcOpen(state: CrankState): string | null {
   const { tdc } = state.work;
