@@ -8,7 +8,7 @@ const together: [name: string, test: RegExp][] = [
   ['look', /\/src\/lib\/ui\/(surfaces|instruments|curves|charts|photos|engine|job-view|job)\/.*type=style/],
   [
     'core',
-    /\/src\/core\/(job|units|numerics|errors|engine|tray)\/(?!(solve|pchip|rounding|fields|photos|torque|narrow|judged-doubt)\.ts)/
+    /\/src\/core\/(job|units|numerics|errors|engine|tray)\/(?!(solve|pchip|rounding|fields|photos|torque|narrow|judged-doubt|overruled-text)\.ts)/
   ],
   [
     'crank',

@@ -3,7 +3,7 @@ import type { Field } from '../engine/fields.ts';
 import { partKinds } from '../tray/part-kinds.ts';
 import { figureLimits, resultText } from './figure-text.ts';
 import { settledFigures } from './figures.ts';
-import { overruledText } from './reasons.ts';
+import { overruledText } from './overruled-text.ts';
 import { ruleOf } from './rules.ts';
 import { slotOf } from './run-sheet.ts';
 import type { JobState } from './domain.ts';

@@ -1,7 +1,5 @@
 import type { EventOf } from './events.ts';
-import { ruleOf } from './rules.ts';
-import type { RunSheet, Step } from './run-sheet.ts';
-import { list } from './texts.ts';
+import type { Step } from './run-sheet.ts';
 
 /** What the reasons given at a step let go: each what it was given for, and nothing else. */
 export interface Reasons {
@@ -29,13 +27,3 @@ export function reasonsAt(overrides: Given, step: Step): Reasons {
   };
 }
 const givenFor = (step: Step): readonly string[] => (step.sets.length ? step.sets : ['tdc-true']);
-
-/** A reason, and what it was given for: `overruled: only a look (crank moved from the reference)`. */
-export function overruledText(sheet: RunSheet, o: EventOf<'override'>): string {
-  const what = [
-    ...o.flags.map((f) => sheet.words.flags[f]).flatMap((w) => (w ? [w.danger ? w.on : w.off] : [])),
-    ...(o.rules ?? []).map((r) => ruleOf(sheet, r)?.bar ?? r),
-    ...(o.open === undefined ? [] : [`left open: ${o.open}`])
-  ];
-  return `overruled: ${o.reason}${what.length ? ` (${list(what)})` : ''}`;
-}

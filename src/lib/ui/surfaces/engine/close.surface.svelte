@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { overruledText } from '$core/job/reasons.ts';
+  import { overruledText } from '$core/job/overruled-text.ts';
   import type { SurfaceProps } from '../props.ts';
 
   let { session }: SurfaceProps = $props();

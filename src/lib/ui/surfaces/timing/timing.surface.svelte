@@ -6,7 +6,7 @@
   import { housingText } from '$core/domains/timing/words.ts';
   import { words } from '$core/job/index.ts';
   import { choiceOf, listOf, numberOf } from '$core/engine/engine.ts';
-  import { formatTiming } from '$core/units/format.ts';
+  import { formatTiming, timingLimits } from '$core/units/format.ts';
   import Cap from '../../instruments/cap/Cap.svelte';
   import { dateText } from '../../../reader/dates.ts';
   import { lengthText } from '../../../reader/units.ts';
@@ -27,13 +27,13 @@
   const tower = $derived(session.state.readings.findLast((r) => r.slot === 'tower')?.value ?? null);
   const move = $derived(latest ? housingText(latest, len) : null);
   const limits = $derived(
-    work.minBtdc === null && work.maxBtdc === null
-      ? null
-      : `${work.minBtdc === null ? '' : formatTiming(work.minBtdc)}${work.minBtdc !== null && work.maxBtdc !== null ? ' to ' : ''}${work.maxBtdc === null ? '' : formatTiming(work.maxBtdc)}`
+    work.minBtdc === null && work.maxBtdc === null ? null : timingLimits(work.minBtdc, work.maxBtdc)
   );
-  const source = $derived(
-    session.engine.values.staticMinBtdc?.source ?? session.engine.values.staticMaxBtdc?.source ?? ''
-  );
+  const source = $derived.by(() => {
+    const { least, most } = step.slots.find((s) => s.slot === work.slot)?.limits ?? {};
+    const { values } = session.engine;
+    return (values[least ?? ''] ?? values[most ?? ''])?.source ?? '';
+  });
   const help = $derived.by(() => {
     if (!latest) return '';
     const asks = limits
@@ -42,7 +42,7 @@
     if (!work.markKnown)
       return `${asks} True TDC was not found, so the mark’s error is not taken off and nothing is judged.`;
     if (latest.verdict?.state === 'unsure') return `${asks} What narrows it most stands below.`;
-    return `${asks} Target ${formatTiming(work.targetBtdc!)}.`;
+    return work.targetBtdc === null ? asks : `${asks} Target ${formatTiming(work.targetBtdc)}.`;
   });
   const before = $derived(step.role === 'strobe' ? againstBefore(session.state) : null);
   const repeats = $derived(line.prefer ? line.prefer === 'again' : work.nextIsRepeat);
