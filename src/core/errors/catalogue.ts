@@ -47,8 +47,7 @@ export const sentences = {
   'values-missing': (f: { step: string; what: string }) =>
     `"${f.step}" cannot be worked out, the data sheet lacks: ${f.what}. Enter it with its source, or skip the step and say why.`,
   'not-proved': (f: { step: string; what: string }) => `"${f.step}" is not settled: ${f.what}.`,
-  'nothing-open': (f: { step: string }) =>
-    `"${f.step}" leaves nothing open now: no reason is needed, mark it done.`,
+  'nothing-open': (f: { step: string }) => `"${f.step}" leaves nothing open now: no reason is needed, mark it done.`,
   'open-otherwise': (f: { step: string; what: string }) =>
     `What "${f.step}" leaves open is another by now: ${f.what}. Look at it, and say why you go on from that.`,
   'count-open': (f: { what: string }) =>

@@ -1,6 +1,5 @@
 import type { Domain } from '../../job/domain.ts';
-import { domain as stack } from '../stack/domain.ts';
-import { wanderOf } from '../stack/stack-work.ts';
+import { wanderOf } from '../stack/wander.ts';
 import { domain as timing } from '../timing/domain.ts';
 import { budgetText, budgetWork } from './budget-work.ts';
 import { curveThumb } from './curve-thumb.ts';
@@ -19,7 +18,7 @@ import type { CurvesContext, CurvesState } from './works.ts';
 /** Sweeps, springs, vacuum, the spacing of the sparks. */
 export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
   name: 'curves',
-  needs: [stack, timing],
+  needs: [timing],
   interlocks: (c) => (c.works.sweeps.findLast((s) => s.total)?.total?.verdict?.state === 'out' ? ['IL.33'] : []),
   works: {
     sweeps: (c) =>

@@ -1,6 +1,5 @@
 import type { JobState, WorkContext } from '../../job/domain.ts';
 import type { CrankWorks } from '../crank/works.ts';
-import type { StackWorks } from '../stack/works.ts';
 import type { TimingWorks } from '../timing/works.ts';
 import type { BudgetWork } from './budget-work.ts';
 import type { KnockWork } from './knock-work.ts';
@@ -23,6 +22,6 @@ export interface CurvesWorks {
   budget: BudgetWork;
   knock: KnockWork;
 }
-type Works = CurvesWorks & TimingWorks & StackWorks & CrankWorks;
+type Works = CurvesWorks & TimingWorks & CrankWorks;
 export type CurvesState = JobState<Works, CurvesVocabulary['school']>;
 export type CurvesContext = WorkContext<Works, CurvesVocabulary['school']>;

@@ -1,4 +1,3 @@
-import { driveWander } from '../../calculations/drive/drive-wander.ts';
 import { stackEndFloat, type EndFloat } from '../../calculations/stack/stack-end-float.ts';
 import { stackEngagement, type Engagement } from '../../calculations/stack/stack-engagement.ts';
 import { stackThermal } from '../../calculations/stack/stack-thermal.ts';
@@ -9,6 +8,7 @@ import type { Engine } from '../../engine/engine.ts';
 import { judgedSlot, type Judged as JudgedFigure } from '../../job/judged.ts';
 import { slots } from './slots.ts';
 import { choiceOf, lastOf, numberOf, readingsOf, settledOf } from './vocabulary.ts';
+import { wanderOf, type Wander } from './wander.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
 import { byLastGauge, gaugeOf, oneReading, partsOfSum, type Settled } from '../../job/readings.ts';
 import { partsTaken } from '../../job/taken.ts';
@@ -27,13 +27,6 @@ export interface Judged {
   mm: number;
   uMm: number;
   verdict: Verdict | null;
-}
-
-export interface Wander {
-  leadMm: number;
-  fromFloatCrankDeg: number;
-  fromBacklashCrankDeg: number;
-  totalCrankDeg: number;
 }
 
 export interface StackWork {
@@ -224,16 +217,6 @@ function depthOf(engine: Engine, readings: readonly Reading[]): Engagement | nul
     ...(slot === undefined ? {} : { slotDepthMm: slot }),
     ...(minClearance === undefined ? {} : { minClearanceMm: minClearance })
   });
-}
-
-/** What a float does to the timing, when the sheet holds the gear. */
-export function wanderOf(engine: Engine, floatMm: number): Wander | null {
-  const [helixAngleDeg, pitchDiameterMm, ratio] = (['helixDeg', 'gearPitchMm', 'ratio'] as const).map((n) =>
-    numberOf(engine, n)
-  );
-  if (helixAngleDeg === undefined || pitchDiameterMm === undefined || ratio === undefined) return null;
-  const backlashMm = numberOf(engine, 'backlashMm') ?? 0;
-  return driveWander({ helixAngleDeg, pitchDiameterMm, endFloatMm: Math.max(0, floatMm), backlashMm, ratio });
 }
 
 const COLD_C = 20;

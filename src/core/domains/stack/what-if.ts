@@ -4,7 +4,8 @@ import type { Engine } from '../../engine/engine.ts';
 import { numberOf } from './vocabulary.ts';
 import type { PatchRow } from './patch-work.ts';
 import { lengthLimits, type LengthText } from '../../job/texts.ts';
-import { hotOf, wanderOf, type StackWork } from './stack-work.ts';
+import { hotOf, type StackWork } from './stack-work.ts';
+import { wanderOf } from './wander.ts';
 
 /** Changes to the stack that are tried before anything is cut or taken. Lengths in mm. */
 export interface Trial {

@@ -17,7 +17,8 @@
     {#each left as s (s.step.id)}<tr><td>{s.step.title}</td><td class="quiet">not done</td></tr>{/each}
     {#each skipped as s (s.step.id)}<tr><td>{s.step.title}</td><td>skipped: {s.mark!.reason}</td></tr>{/each}
     {#each state.replayed.overrides as o (o.id)}<tr
-        ><td>{state.steps.find((s) => s.step.id === o.step)?.step.title}</td><td>{overruledText(session.sheet, o)}</td></tr
+        ><td>{state.steps.find((s) => s.step.id === o.step)?.step.title}</td><td>{overruledText(session.sheet, o)}</td
+        ></tr
       >{/each}
     {#each state.replayed.remarks as r (r.id)}<tr><td>remark</td><td>{r.text}</td></tr>{/each}
   </tbody>
