@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Prefs } from '$lib/reader/prefs.ts';
 import type { StockItem } from '$core/tray/part-kinds.ts';
 import { SHEET } from '../support/played.ts';
-import { away, me, screen as open } from './support.ts';
+import { away, gauges, me, screen as open } from './support.ts';
 
 let prefs: Prefs;
 beforeEach(() => {
@@ -141,6 +141,32 @@ describe('an amendment', () => {
     type('1.9');
     expect(type('misread')).toBe(true);
     expect(session.state.readings[0]).toMatchObject({ slot: 'depth', value: 1.9 });
+  });
+  it('puts right with which gauge it was read, and reads the next one with the gauge in hand', () => {
+    const fine = { ...gauges.find((g) => g.kind === 'dial')!, id: 'fine', name: 'Dial, fine', accuracy: 0.002 };
+    const { session, line, type, at } = open({ sheet: 'verify-marks', gauges: [...gauges, fine], prefs: () => prefs });
+    at('tdc');
+    line.chooseGauge('dial', 'dial');
+    type('1.8');
+    line.open({ for: 'amend', reading: session.state.readings[0]! }, '1.8');
+    expect(line.gauge!.id).toBe('dial');
+    line.chooseGauge('dial', 'fine');
+    expect(line.gauge!.id).toBe('fine');
+    type('1.8');
+    type('read with another gauge');
+    expect(session.state.readings[0]).toMatchObject({
+      value: 1.8,
+      gauge: { id: 'fine', accuracy: 0.002 },
+      replaced: [{ text: '1.8', gauge: 'Dial' }]
+    });
+    expect(line.chosenGauge).toEqual({ dial: 'dial' });
+    // amended once more, its gauge is the one it has by now
+    line.open({ for: 'amend', reading: session.state.readings[0]! }, '1.8');
+    expect(line.gauge!.id).toBe('fine');
+    type('1.9');
+    type('misread');
+    expect(session.state.readings[0]).toMatchObject({ value: 1.9, gauge: { id: 'fine' } });
+    expect(session.state.readings[0]!.replaced[1]).toEqual(expect.not.objectContaining({ gauge: expect.anything() }));
   });
   it('to something that cannot be read goes no further', () => {
     const { session, line, type, at } = screen('verify-marks');

@@ -38,6 +38,7 @@ interface Opened {
   log?: JobEvent[];
   who?: typeof me | null;
   stock?: StockItem[];
+  gauges?: TrayGauge[];
   prefs?: () => Prefs;
   /** the trades that are here so far; left out: all of the sheet's */
   trades?: readonly string[];
@@ -55,7 +56,7 @@ export function screen(o: Opened) {
     domains: domains.filter((d) => (o.trades ?? sheet.domains).includes(d.name)),
     engine: o.engine ?? engineWith(o.values ?? SHEET),
     log: o.log ?? [],
-    gauges,
+    gauges: o.gauges ?? gauges,
     stock: o.stock ?? []
   };
   const session = new JobSession(data, () => (o.who === undefined ? me : o.who), new Unsent());

@@ -5,6 +5,7 @@ import { figureLimits, resultText } from './figure-text.ts';
 import { settledFigures } from './figures.ts';
 import { overruledText } from './overruled-text.ts';
 import { ruleOf } from './rules.ts';
+import { replacedText } from './replayed.ts';
 import { slotOf } from './run-sheet.ts';
 import type { JobState } from './domain.ts';
 import { partsTaken } from './taken.ts';
@@ -68,7 +69,7 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
         step: step?.title ?? reading.step,
         label: slot?.label ?? reading.slot,
         reading,
-        replaced: reading.replaced.map((r) => `${r.text} (${r.reason})`).join(', ')
+        replaced: reading.replaced.map((r) => `${replacedText(r)} (${r.reason})`).join(', ')
       };
     }),
     results: [

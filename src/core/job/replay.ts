@@ -85,7 +85,8 @@ function amend(reading: Reading | undefined, e: EventOf<'amend'>, isUndone: bool
   if (!reading) return;
   reading.basis = e.id;
   if (isUndone) return;
-  reading.replaced.push({ text: reading.text, by: reading.by, at: reading.at, reason: e.reason });
+  const another = reading.gauge?.id !== e.gauge?.id && { gauge: reading.gauge?.name ?? 'no gauge named' };
+  reading.replaced.push({ text: reading.text, by: reading.by, at: reading.at, reason: e.reason, ...another });
   const { text, unit, value, resolution, gauge, by, at } = e;
   Object.assign(reading, { text, unit, value, resolution, gauge, by, at });
   delete reading.from;

@@ -1,6 +1,18 @@
 import type { SignKind } from '../calculations/cycle/cycle-evidence.ts';
 import type { EventOf, Figure, JobEvent, Origin, Person } from './events.ts';
 
+/** What a reading was before it was amended, and why it was; with the name of its gauge where that was another. */
+export interface Replaced {
+  text: string;
+  by: Person;
+  at: string;
+  reason: string;
+  gauge?: string;
+}
+
+/** What was replaced, in words: `1.80 by Dial, coarse`. */
+export const replacedText = (r: Replaced): string => r.text + (r.gauge === undefined ? '' : ` by ${r.gauge}`);
+
 /** A reading as it stands: the last figure given for it, what it replaced and why, and where an amendment hooks on. */
 export interface Reading extends Figure {
   id: string;
@@ -12,7 +24,7 @@ export interface Reading extends Figure {
   seq: number;
   /** the last event about this reading; an amendment names it, so that two at once collide */
   basis: string;
-  replaced: { text: string; by: Person; at: string; reason: string }[];
+  replaced: Replaced[];
   /** it was taken on an earlier job and carried over; an amendment makes it this job's own */
   from?: Origin;
 }

@@ -2,7 +2,8 @@ import * as crankWords from '$core/domains/crank/words.ts';
 import { describe, expect, it } from 'vitest';
 import { notSettled, settledFigures, words } from '$core/job/index.ts';
 import { stateOf } from '$core/sheets/index.ts';
-import { engineWith, PlayedJob, SHEET } from '../../support/played.ts';
+import { jobCard } from '$core/job/card.ts';
+import { engineWith, GAUGES, mm, PlayedJob, SHEET } from '../../support/played.ts';
 
 describe('a job is its log', () => {
   it('gives the same state for the same log, and changes neither log nor sheet', () => {
@@ -77,6 +78,18 @@ describe('readings are never edited', () => {
     const undo = job.say({ kind: 'undo', undoes: amended.id });
     const back = job.state.readings.find((r) => r.id === first.id)!;
     expect(back).toMatchObject({ text: '342.5', replaced: [], basis: undo.id });
+  });
+
+  it('keeps by which gauge it was thought to be read, where that is what was put right', () => {
+    const job = new PlayedJob().toTdc();
+    const { id, basis, ...first } = job.state.readings.find((r) => r.slot === 'depth')!;
+    const fine = { ...GAUGES.dial!, id: 'fine', name: 'Dial, fine' };
+    const { text, unit, value, resolution } = first;
+    const figure = { text, unit, value, resolution, gauge: fine };
+    job.say({ kind: 'amend', replaces: id, basis, reason: 'read with another gauge', ...figure });
+    const line = jobCard(job.state, job.engine, mm).readings.find((r) => r.reading.id === id)!;
+    expect(line.reading.gauge).toMatchObject({ name: 'Dial, fine' });
+    expect(line.replaced).toBe(`${text} by Dial (read with another gauge)`);
   });
 
   it('undoes a reading as if it had never been, and cannot undo twice or undo an undo', () => {

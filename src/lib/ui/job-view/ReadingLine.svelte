@@ -19,8 +19,12 @@
         return line.aim ? aimText(line.aim) : `a remark on \u201c${stepTitle}\u201d`;
       case 'amend':
         return `instead of ${a.reading.text}, the reading is`;
-      case 'amend-why':
-        return `${a.text} instead of ${a.reading.text}, because`;
+      case 'amend-why': {
+        const another = a.gaugeId !== (a.reading.gauge?.id ?? null);
+        const by = (gauge: string | undefined) => (another ? ` by ${gauge ?? 'no gauge named'}` : '');
+        const now = session.gauge(a.gaugeId ?? undefined)?.name;
+        return `${a.text}${by(now)} instead of ${a.reading.text}${by(a.reading.gauge?.name)}, because`;
+      }
       case 'skip':
         return `why is \u201c${a.step.title}\u201d skipped?`;
       case 'override':
@@ -37,7 +41,7 @@
   });
   const reasons = $derived(
     line.asking.for === 'amend-why'
-      ? ['misread', 'typed wrong', 'before and after swapped', 'gauge slipped']
+      ? ['misread', 'typed wrong', 'before and after swapped', 'gauge slipped', 'read with another gauge']
       : line.asking.for === 'skip'
         ? ['not needed here', 'done before', 'no tool at hand']
         : []
@@ -97,8 +101,7 @@
           ><span class="only-read">Gauge</span>
           <select
             value={line.gauge?.id ?? ''}
-            onchange={(e) =>
-              (line.chosenGauge = { ...line.chosenGauge, [line.aim!.slot.gauge]: e.currentTarget.value })}
+            onchange={(e) => line.chooseGauge(line.aim!.slot.gauge, e.currentTarget.value)}
           >
             {#if !line.gauge}<option value="">which {line.aim.slot.gauge}?</option>{/if}
             {#each line.gauges as g (g.id)}<option value={g.id}>{g.name}</option>{/each}

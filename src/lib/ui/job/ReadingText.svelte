@@ -1,6 +1,6 @@
 <script lang="ts">
   import { readAt, readBy } from '$core/job/readings.ts';
-  import type { Reading } from '$core/job/replayed.ts';
+  import { replacedText, type Reading } from '$core/job/replayed.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import { timeText } from '../../reader/dates.ts';
   import { understood } from '../../reader/units.ts';
@@ -23,7 +23,7 @@
   title="{readBy(reading)}, {time}{reading.gauge ? `, ${reading.gauge.name}` : ''}"
   aria-label="{text}, by {readBy(reading)}{unsent ? ', unsent' : ''}. Amend"
   onclick={() => onamend(reading)}
-  >{text}{#if unsent}<span class="mark"> unsent</span>{/if}{#if last}<s>{last.text}</s>{/if}</button
+  >{text}{#if unsent}<span class="mark"> unsent</span>{/if}{#if last}<s>{replacedText(last)}</s>{/if}</button
 >
 
 <style>

@@ -13,7 +13,7 @@ import type { JobSession } from './session.svelte.ts';
 export type Asking =
   | { for: 'figure' }
   | { for: 'amend'; reading: Reading }
-  | { for: 'amend-why'; reading: Reading; text: string }
+  | { for: 'amend-why'; reading: Reading; text: string; gaugeId: string | null }
   | { for: 'skip'; step: Step }
   | { for: 'override'; step: Step; flags: string[]; rules?: string[]; open?: string }
   | { for: 'seen'; flag: string; on: boolean }
@@ -28,6 +28,8 @@ export class ReadingLine {
   doubted = $state('');
   prefer = $state<string | undefined>();
   chosenGauge = $state<Record<string, string>>({});
+  /** the gauge that an amended reading was really read with, where that is what was wrong */
+  #otherGauge = $state<string | undefined>();
 
   constructor(
     private readonly session: JobSession,
@@ -48,7 +50,17 @@ export class ReadingLine {
   });
 
   readonly gauges = $derived.by(() => (this.aim ? this.session.gaugesOf(this.aim.slot.gauge) : []));
-  readonly gauge = $derived.by(() => (this.aim ? this.#gaugeFor(this.aim.slot) : null));
+  readonly gauge = $derived.by(() => {
+    if (this.asking.for === 'amend')
+      return this.session.gauge(this.#otherGauge ?? this.asking.reading.gauge?.id) ?? null;
+    return this.aim ? this.#gaugeFor(this.aim.slot) : null;
+  });
+
+  /** Reads on with this gauge; while a reading is amended, it says what that one was read with. */
+  chooseGauge(kind: string, id: string): void {
+    if (this.asking.for === 'amend') this.#otherGauge = id;
+    else this.chosenGauge = { ...this.chosenGauge, [kind]: id };
+  }
 
   /** What the text is understood to be: a sentence, or why it cannot be read. */
   readonly meaning = $derived.by((): { ok: boolean; label: string; text: string } => {
@@ -98,7 +110,7 @@ export class ReadingLine {
             reason: typed,
             text: a.text,
             defaultUnit: this.#unit(a.reading),
-            gaugeId: a.reading.gauge?.id ?? null
+            gaugeId: a.gaugeId
           }) === null
         );
       case 'skip':
@@ -127,6 +139,7 @@ export class ReadingLine {
 
   open(asking: Asking, text = ''): void {
     this.asking = asking;
+    this.#otherGauge = undefined;
     this.text = text;
     this.doubted = '';
   }
@@ -190,7 +203,7 @@ export class ReadingLine {
 
   /** What is typed instead of a reading, as the log will understand it: in the unit and by the gauge that it was read with. */
   #reread(reading: Reading, typed: string) {
-    const perRevMm = this.session.gauge(reading.gauge?.id)?.perRevMm;
+    const perRevMm = this.gauge?.perRevMm;
     return readingParse({
       text: typed,
       quantity: reading.quantity,
@@ -201,7 +214,8 @@ export class ReadingLine {
 
   #amendFigure(reading: Reading, typed: string): boolean {
     if (!this.meaning.ok) return false;
-    this.open({ for: 'amend-why', reading, text: typed });
+    const gaugeId = this.gauge?.id ?? reading.gauge?.id ?? null;
+    this.open({ for: 'amend-why', reading, text: typed, gaugeId });
     return false;
   }
 

@@ -5,6 +5,7 @@ import type { PanelProps, SchoolProps, SurfacePart } from './props.ts';
 // a surface is the file of its name in the folder of its trade: nothing else has to know it. What every job has is listed
 // here, the others in a list that comes beside their trades, so that a job does not carry the names of all
 const files = import.meta.glob<{ default: SurfacePart }>('./{crank,engine,walk}/*.surface.svelte');
+/** Trades whose surfaces are listed here, or that have none. */
 const COMMON = ['engine', 'crank', 'distributor', 'tdcfit', 'walk'];
 const parts = new Map(Object.entries(files).map(([path, load]) => [nameIn(path), load]));
 const others = (): Promise<ReadonlyMap<string, () => Promise<{ default: SurfacePart }>>> =>
