@@ -121,12 +121,12 @@ function mayBeOverruled(
 ): Answer {
   const { flags } = state.sheet.words;
   const { needs, mustBeOff, sets, title } = v.step;
-  const strange = e.flags.find((f) => !needs.includes(f) && !mustBeOff.includes(f));
-  if (strange !== undefined) return fail('no-such-choice', 'flags', { what: `${title}: ${strange}` });
   const hard = [...e.flags, ...(e.open === undefined ? [] : sets)].filter((f) => flags[f]!.hard);
   // of a pair of words the one that must become true is asked for, never the other
   const first = hard.map((f) => (flags[f]!.danger ? flags[f]!.off : flags[f]!.on));
   if (first.length > 0) return fail('never-overrule', 'flags', { flags: first.join(', ') });
+  const strange = e.flags.find((f) => !needs.includes(f) && !mustBeOff.includes(f));
+  if (strange !== undefined) return fail('no-such-choice', 'flags', { what: `${title}: ${strange}` });
   for (const id of e.rules ?? []) {
     const rule = state.raised.find((r) => r.id === id);
     if (!rule) return fail('no-such-rule', 'rules', {});
