@@ -12,6 +12,10 @@
   }
   let { line, session, stepTitle, field = $bindable(), onlogged }: Props = $props();
 
+  /** an amendment says that it was read with another gauge */
+  const another = $derived(
+    line.asking.for === 'amend-why' && line.asking.gaugeId !== (line.asking.reading.gauge?.id ?? null)
+  );
   const asks = $derived.by(() => {
     const a = line.asking;
     switch (a.for) {
@@ -20,7 +24,6 @@
       case 'amend':
         return `instead of ${a.reading.text}, the reading is`;
       case 'amend-why': {
-        const another = a.gaugeId !== (a.reading.gauge?.id ?? null);
         const by = (gauge: string | undefined) => (another ? ` by ${gauge ?? 'no gauge named'}` : '');
         const now = session.gauge(a.gaugeId ?? undefined)?.name;
         return `${a.text}${by(now)} instead of ${a.reading.text}${by(a.reading.gauge?.name)}, because`;
@@ -41,7 +44,9 @@
   });
   const reasons = $derived(
     line.asking.for === 'amend-why'
-      ? ['misread', 'typed wrong', 'before and after swapped', 'gauge slipped', 'read with another gauge']
+      ? another
+        ? ['read with another gauge']
+        : ['misread', 'typed wrong', 'before and after swapped', 'gauge slipped']
       : line.asking.for === 'skip'
         ? ['not needed here', 'done before', 'no tool at hand']
         : []
