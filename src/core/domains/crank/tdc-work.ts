@@ -56,16 +56,6 @@ const SLOTS: Record<TdcMethod, TdcSlot[]> = {
   fit: ['fit-wheel', 'fit-dial']
 };
 
-/** The slots of each that are read on the wheel, and the one that is read on the dial: gauges of other ways are none of its. */
-const GAUGED: Record<TdcMethod, [wheel: readonly string[], dial: TdcSlot | null]> = {
-  mark: [[], null],
-  highest: [['top'], 'top-dial'],
-  rod: [['top'], null],
-  stop: [['before', 'after'], null],
-  pairs: [['before', 'after'], 'depth'],
-  fit: [['fit-wheel'], 'fit-dial']
-};
-
 /** True TDC from the readings logged so far, by the method chosen on the step. Readings of other methods stay in the log, unused. */
 export function tdcWork(
   engine: Engine,
@@ -77,15 +67,16 @@ export function tdcWork(
   fit: () => FitWork | undefined
 ): TdcWork {
   const method: TdcMethod = isTdcMethod(chosen) ? chosen : 'pairs';
-  const mine = readings.filter((r) => r.step === stepId);
+  // gauges of other ways are none of this one's
+  const wanted: readonly string[] = SLOTS[method];
+  const mine = readings.filter((r) => r.step === stepId && wanted.includes(r.slot));
   const of = (slot: TdcSlot) => mine.filter((r) => r.slot === slot);
   const depth = method === 'pairs' ? (of('depth').at(-1) ?? null) : null;
   const before = of('before');
   const after = of('after');
   const slider = sliderOf(engine);
-  const [wheelSlots, dialSlot] = GAUGED[method];
-  const wheel = lastGaugeOf(mine.filter((r) => wheelSlots.includes(r.slot)));
-  const dial = lastGaugeOf(mine.filter((r) => r.slot === dialSlot));
+  const wheel = lastGaugeOf(mine.filter((r) => r.quantity === 'angle'));
+  const dial = lastGaugeOf(mine.filter((r) => r.quantity === 'length'));
   const work: TdcWork = {
     method,
     found: null,
