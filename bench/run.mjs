@@ -59,7 +59,7 @@ try {
     if (asked.length > 0 && !asked.includes(name)) continue;
     const stolen = await stolenDuring(part);
     line(
-      `${name}: of the processors, taken by other machines`,
+      `${name}: processor time wanted and taken by others`,
       `${stolen.toFixed(1)} %`,
       '(figures by the clock carry it)'
     );

@@ -1,3 +1,4 @@
+import { dev } from '$app/environment';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { readPrefs } from '$lib/reader/prefs.ts';
 import { closePool } from '$lib/server/db/pool.ts';
@@ -20,8 +21,18 @@ export const init: ServerInit = () => {
   process.once('SIGINT', end);
   // after an upgrade all rows are behind: they are brought up to date behind the pages
   catchUpSoon();
+  if (!dev) void readAhead();
   process.on('sveltekit:shutdown', () => void closePool());
 };
+
+const parts = import.meta.glob(['./routes/**/+*.{svelte,ts}', './lib/ui/surfaces/**/*.svelte']);
+/** What pages are made of is read in behind the first answers, a file a turn of the loop: no first page of its kind waits for it. */
+async function readAhead(): Promise<void> {
+  for (const load of Object.values(parts)) {
+    await load().catch((e) => log.error('a part of a page cannot be read', e));
+    await new Promise((r) => setImmediate(r));
+  }
+}
 
 /** What needs neither the person nor the workshop: no question to the database. */
 const ANONYMOUS = /^\/api\/(calc|health|openapi|sheets|fields)/;
