@@ -21,12 +21,14 @@ export const init: ServerInit = () => {
   process.once('SIGINT', end);
   // after an upgrade all rows are behind: they are brought up to date behind the pages
   catchUpSoon();
-  if (!dev) void readAhead();
+  // in nobody's way: whoever waits for this server asks first
+  if (!dev) setTimeout(() => void readAhead(), READ_AHEAD_MS).unref();
   process.on('sveltekit:shutdown', () => void closePool());
 };
 
 const parts = import.meta.glob(['./routes/**/+*.{svelte,ts}', './lib/ui/surfaces/**/*.svelte']);
-/** What pages are made of is read in behind the first answers, a file a turn of the loop: no first page of its kind waits for it. */
+const READ_AHEAD_MS = 2000;
+/** What pages are made of is read in before it is asked for, a file a turn of the loop: no first page of its kind waits for it. */
 async function readAhead(): Promise<void> {
   for (const load of Object.values(parts)) {
     await load().catch((e) => log.error('a part of a page cannot be read', e));

@@ -124,7 +124,7 @@ test('every kind of job is sound as it is opened, what must not be done in sight
 
 /** Kinds of step that axe has to see. */
 const KINDS =
-  'bodies cap decisions drop gap gears judged knock lobes patch plan recurve stack strokes sweep targets tdc timing tip tooth vacuum walk witness wires';
+  'bodies cap decisions drop gap gears judged knock lobes patch plan recurve scatter stack strokes sweep swept-again targets tdc timing tip tooth vacuum walk witness wires';
 
 test('every step: its drawing clear of the row of actions at 1280x800, and axe finds nothing on any kind', async ({
   page

@@ -3,7 +3,7 @@ import { tick } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { cleanup, fireEvent, render, waitFor } from '@testing-library/svelte';
 import { curveMatch } from '$core/calculations/curve/curve-match.ts';
-import type { MatchInput } from '$core/domains/curves/recurve-work.ts';
+import type { MatchInput } from '$core/domains/recurve/recurve-work.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { CURVE, found, inputs, stock, sweep } from '../support/curve-jobs.ts';
 import { readCurveFile } from '$lib/ui/curves/curve-file.ts';

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { curveMatch } from '$core/calculations/curve/curve-match.ts';
-import type { MatchInput } from '$core/domains/curves/recurve-work.ts';
+import type { MatchInput } from '$core/domains/recurve/recurve-work.ts';
 import { Matcher } from '$lib/ui/curves/matcher.svelte.ts';
 import { TargetHand } from '$lib/ui/curves/target.svelte.ts';
 

@@ -19,6 +19,7 @@ export const trades = {
   gears: () => import('./gears/domain.ts'),
   cap: () => import('./cap/domain.ts'),
   curves: () => import('./curves/domain.ts'),
+  recurve: () => import('./recurve/domain.ts'),
   pump: () => import('./pump/domain.ts'),
   elements: () => import('./elements/domain.ts'),
   bleeding: () => import('./bleeding/domain.ts'),
@@ -40,6 +41,7 @@ interface Manifests {
   gears: typeof import('./gears/manifest.ts');
   cap: typeof import('./cap/manifest.ts');
   curves: typeof import('./curves/manifest.ts');
+  recurve: typeof import('./recurve/manifest.ts');
   pump: typeof import('./pump/manifest.ts');
   elements: typeof import('./elements/manifest.ts');
   bleeding: typeof import('./bleeding/manifest.ts');

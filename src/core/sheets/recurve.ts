@@ -1,5 +1,5 @@
 import { slots as curveSlots } from '../domains/curves/slots.ts';
-import { BY_DISTRIBUTOR, curves, engine, sheet, step, timing } from './authoring.ts';
+import { BY_DISTRIBUTOR, curves, engine, sheet, springs, step, timing } from './authoring.ts';
 
 const FOUND = 'The curve as it was found';
 const CHOOSE = 'Target, springs and stop';
@@ -41,8 +41,8 @@ export const recurve = sheet({
       sets: ['baseline-known'],
       needs: ['engine-running', 'strobe-connected', 'vacuum-plugged', 'advance-free']
     }),
-    curves.targetsSet({ id: 'targets', phase: CHOOSE }),
-    curves.searchTray({ id: 'search', phase: CHOOSE }),
+    springs.targetsSet({ id: 'targets', phase: CHOOSE }),
+    springs.searchTray({ id: 'search', phase: CHOOSE }),
     engine.makeSafe({
       id: 'safe',
       phase: FIT,
@@ -101,13 +101,14 @@ export const recurve = sheet({
       id: 'sweep',
       phase: PROVE,
       title: 'Curve swept again',
+      surface: 'swept-again',
       why: 'What was predicted is proved by the engine, not by the drawing.',
       needs: ['engine-running', 'strobe-connected', 'vacuum-plugged', 'advance-free']
     }),
     curves.vacuumChecked({ id: 'vacuum', phase: PROVE, needs: ['engine-running', 'strobe-connected'] }),
     timing.clampFinal({ id: 'clamp-final', phase: PROVE }),
     timing.hoseOn({ id: 'hose-on', phase: PROVE }),
-    curves.loadProved({ id: 'load', phase: PROVE }),
+    springs.loadProved({ id: 'load', phase: PROVE }),
     engine.closeLog({ id: 'close', phase: PROVE, mustBeOff: ['vacuum-plugged'] })
   ]
 });

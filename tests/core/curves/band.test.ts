@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { curveSwapSprings, type SwappedCurve } from '$core/calculations/curve/curve-swap-springs.ts';
 import { springRate } from '$core/calculations/spring/spring-rate.ts';
-import { advanceOf, bandOfPrediction, toldApart } from '$core/domains/curves/prediction-band.ts';
-import { predict, springOf } from '$core/domains/curves/recurve-work.ts';
+import { advanceOf, bandOfPrediction, toldApart } from '$core/domains/recurve/prediction-band.ts';
+import { predict, springOf } from '$core/domains/recurve/recurve-work.ts';
 import { chances } from '../../../study/chances.ts';
 import { CURVE, found, part, sweep } from '../../support/curve-jobs.ts';
 import { engineWith } from '../../support/played.ts';

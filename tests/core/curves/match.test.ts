@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { curveMatch, type Match } from '$core/calculations/curve/curve-match.ts';
 import { curveSwapSprings } from '$core/calculations/curve/curve-swap-springs.ts';
-import type { MatchInput } from '$core/domains/curves/recurve-work.ts';
+import type { MatchInput } from '$core/domains/recurve/recurve-work.ts';
 
 /**
  * The slow twin of the search: every pair and stop through curve.swapSprings, the curve read at each speed by walking its

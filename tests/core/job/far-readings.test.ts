@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { curveMatch } from '$core/calculations/curve/curve-match.ts';
 import { settledFigures, words, type JobEvent } from '$core/job/index.ts';
-import { matchInput, predict } from '$core/domains/curves/recurve-work.ts';
+import { matchInput, predict } from '$core/domains/recurve/recurve-work.ts';
 import { possible } from '$core/job/possible.ts';
 import { runSheets } from '$core/sheets/index.ts';
 import { unitsOf, type Quantity } from '$core/units/units.ts';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { roundedOtherwise } from '$core/job/judged.ts';
 import { jobCard } from '$core/job/card.ts';
 import { notSettled, settledFigures } from '$core/job/index.ts';
-import { budgetText } from '$core/domains/curves/budget-work.ts';
+import { budgetText } from '$core/domains/recurve/budget-work.ts';
 import type { Engine } from '$core/engine/engine.ts';
 import { engineWith, headline, mm, PlayedJob, SHEET } from '../../support/played.ts';
 import { CURVE, found } from '../../support/curve-jobs.ts';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { curveMatch } from '$core/calculations/curve/curve-match.ts';
-import { matchOf } from '$core/domains/curves/by-hand.ts';
-import { matchInput } from '$core/domains/curves/recurve-work.ts';
+import { matchOf } from '$core/domains/recurve/by-hand.ts';
+import { matchInput } from '$core/domains/recurve/recurve-work.ts';
 import { carriedOn, figuresOf, fitOf } from '$lib/ui/curves/match-words.ts';
 import {
   along,

@@ -1,6 +1,6 @@
 import type { Domain, StepView } from '../../job/domain.ts';
 import { list } from '../../job/texts.ts';
-import { domain as pump } from '../pump/domain.ts';
+import { domain as engine } from '../engine/domain.ts';
 import { fuelWay, SCREWS } from './fuel-way.ts';
 import { observed, pointsTo } from './points-to.ts';
 import type { BleedingVocabulary } from './vocabulary.ts';
@@ -9,7 +9,7 @@ import type { BleedingState, BleedingWorks } from './works.ts';
 /** Bleeding a diesel, its stops, its first start and what smoke, sound and pull say of it. */
 export const domain: Domain<BleedingWorks, BleedingVocabulary['school']> = {
   name: 'bleeding',
-  needs: [pump],
+  needs: [engine],
   works: {
     fuelWay: (c) => fuelWay(c.engine, c.r),
     pointed: (c) => pointsTo(c.r.chosen)

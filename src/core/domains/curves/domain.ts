@@ -1,18 +1,14 @@
 import type { Domain } from '../../job/domain.ts';
 import { wanderOf } from '../stack/wander.ts';
 import { domain as timing } from '../timing/domain.ts';
-import { budgetText, budgetWork } from './budget-work.ts';
-import { curveThumb } from './curve-thumb.ts';
 import { sweepDoubt } from './doubts.ts';
-import { knockFinding, knockOpen, knockWork } from './knock-work.ts';
 import { lobesFinding, lobesWork } from './lobes-work.ts';
-import { modelError, recurveWork } from './recurve-work.ts';
 import { scatterWork, type DriveWander } from './scatter-work.ts';
 import { settle } from './settle.ts';
 import { sweepWork } from './sweep-work.ts';
 import { vacuumFinding, vacuumWork } from './vacuum-work.ts';
 import { choiceOf, numberOf, type CurvesVocabulary } from './vocabulary.ts';
-import { recurveHeadline, recurveOpen, sweepHeadline, sweepOpen, targetsHeadline } from './words.ts';
+import { scatterHeadline, scatterOpen, sweepHeadline, sweepOpen } from './words.ts';
 import type { CurvesContext, CurvesState } from './works.ts';
 
 /** Sweeps, springs, vacuum, the spacing of the sparks. */
@@ -25,22 +21,13 @@ export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
       c.sheet.steps
         .filter((s) => s.slots.some((x) => x.slot === 'sweep-rpm'))
         .map((s) => sweepWork(c.engine, c.r, s.id, c.works.mark)),
-    recurve: (c) => recurveWork(c.engine, c.r, c.works.sweeps[0] ?? null),
-    model: (c) => {
-      const { predicted } = c.works.recurve;
-      const after = c.works.sweeps[1];
-      return predicted && after ? modelError(predicted, after) : null;
-    },
     lobes: (c) => lobesWork(c.engine, c.r),
     vacuum: (c) => vacuumWork(c.engine, c.r),
-    scatter: (c) => scatterWork(c.engine, c.r, wander(c)),
-    budget: (c) => budgetWork(c.sheet, c.engine, c.works.sweeps, c.works.timing),
-    knock: (c) => knockWork(c.engine, c.r, c.works.budget.initial?.u == null ? null : c.works.budget.initial.deg)
+    scatter: (c) => scatterWork(c.engine, c.r, wander(c))
   },
   surfaces: {
-    sweep: { headline: sweepHeadline, open: sweepOpen },
-    recurve: { headline: (state) => recurveHeadline(state), open: (state) => recurveOpen(state) },
-    targets: { headline: (state) => targetsHeadline(state) },
+    sweep: { headline: (state, v) => sweepHeadline(state, v), open: sweepOpen },
+    scatter: { headline: scatterHeadline, open: scatterOpen },
     lobes: {
       headline: (state) => lobesFinding(state.work.lobes),
       open: (state) => {
@@ -50,18 +37,12 @@ export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
         return verdict?.state === 'in' ? null : 'the sparks are not evenly spaced';
       }
     },
-    knock: { headline: (state) => knockFinding(state.work.knock), open: (state) => knockOpen(state.work.knock) },
     vacuum: {
       headline: (state) => vacuumFinding(state.work.vacuum),
       open: (state) => (state.work.vacuum.hold?.state === 'out' ? 'the diaphragm leaks' : null)
     }
   },
   schools: {
-    curve: (_, said) => curveThumb(said),
-    lockout: (e) =>
-      choiceOf(e, 'advanceKind') === 'locked'
-        ? { option: 'locked', because: 'the data sheet names a locked advance' }
-        : { option: 'curve', because: 'it starts easily and burns well' },
     vacuum: (e) =>
       choiceOf(e, 'vacuumUnit') === 'none'
         ? { option: 'none', because: 'the data sheet names no capsule' }
@@ -70,14 +51,6 @@ export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
     'mark-scale': () => ({ option: 'tape', because: 'it needs no instrument but the strobe' })
   },
   figures: settle,
-  card: (state) => {
-    const said = state.sheet.steps.some((s) => s.surface === 'targets') ? budgetText(state.work.budget) : null;
-    const knock = state.work.knock.heard ? knockFinding(state.work.knock) : null;
-    return [
-      ...(said ? [{ label: 'Budget of the total', value: said }] : []),
-      ...(knock ? [{ label: 'Knock under load', value: knock }] : [])
-    ];
-  },
   doubts: { 'sweep-deg': sweepDoubt }
 };
 

@@ -5,13 +5,6 @@ export const figures = {
   'total-before': { label: 'Total timing as found', kind: 'timing' },
   curve: { label: 'Advance curve', kind: 'timing', trend: 'Advance curve', earlier: true },
   'curve-before': { label: 'Advance curve as found', kind: 'timing' },
-  predicted: { label: 'Advance all in at, predicted', kind: 'speed' },
-  model: {
-    label: 'Prediction missed by, rms',
-    kind: 'crank',
-    trend: 'Predictions against what was measured',
-    earlier: true
-  },
   lobes: { label: 'Sparks off their place, most', kind: 'wheel' }
 } as const satisfies Record<string, FigureWords>;
 

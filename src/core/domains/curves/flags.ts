@@ -4,8 +4,6 @@ import type { FlagWords } from '../../job/run-sheet.ts';
 export const flags = {
   'advance-free': { on: 'weights move and return', off: 'weights not tried', danger: false },
   'baseline-known': { on: 'curve known as it was found', off: 'curve not known as it was found', danger: false },
-  'curve-targets': { on: 'target set', off: 'no target set', danger: false },
-  'curve-fitted': { on: 'springs and stop in', off: 'springs and stop not in', danger: false },
   'curve-verified': { on: 'curve measured', off: 'curve not measured', danger: false },
   'vacuum-set': { on: 'vacuum advance checked', off: 'vacuum advance not checked', danger: false },
   'advance-parts-counted': {

@@ -13,9 +13,8 @@ interface Curve {
   worst: { rpm: number; byDeg: number } | null;
 }
 
-/** Curves and predictions say more from job to job than one figure does. */
+/** A curve says more from job to job than one figure does. */
 const trendText = {
-  model: (r: TrendRow) => `missed by ${r.value.toFixed(1)}° rms`,
   curve: (r: TrendRow) => {
     const c = r.output as Curve | null;
     const worst = c?.worst

@@ -13,7 +13,7 @@ function againstLimits({ worst, compare }: SweepWork): string {
   return compare.state === 'in' ? 'inside its limits at every speed' : 'at its limits, no point sure outside';
 }
 
-/** What sweeps settle: the curve, what springs were predicted to do and by how much that missed, the spacing of the sparks. */
+/** What sweeps settle: the curve, and the spacing of the sparks. */
 export function settle({ work: works, engine }: CurvesState): SettledFigure[] {
   const out: SettledFigure[] = [];
   const fitted = works.sweeps.filter((w) => w.fit);
@@ -49,24 +49,6 @@ export function settle({ work: works, engine }: CurvesState): SettledFigure[] {
       })
     );
   }
-  if (works.recurve.predicted)
-    out.push(
-      settled('predicted', {
-        value: works.recurve.predicted.fullRpm,
-        calc: 'curve.swapSprings',
-        input: { springs: works.recurve.springs.map((s) => s.name), stop: works.recurve.stop?.name ?? null },
-        output: works.recurve.predicted
-      })
-    );
-  if (works.model)
-    out.push(
-      settled('model', {
-        value: works.model.rmsDeg,
-        calc: 'curve.swapSprings',
-        input: {},
-        output: works.model
-      })
-    );
   if (works.lobes.out)
     out.push(
       settled('lobes', {

@@ -4,14 +4,6 @@ const speed = { label: 'speed', quantity: 'speed', gauge: 'tacho', repeats: true
 const strobe = { label: 'timing, strobe on the mark', quantity: 'timing', gauge: 'strobe', repeats: true } as const;
 
 export const slots = slotsOf({
-  'taken-back': {
-    label: 'taken back for knock, crank degrees',
-    quantity: 'angle',
-    gauge: 'eye',
-    repeats: true,
-    combine: 'each'
-  },
-  'knock-margin': { label: 'taken back further, for safety', quantity: 'angle', gauge: 'eye', combine: 'last' },
   'sweep-rpm': { ...speed, combine: 'up-down', pairsWith: 'sweep-deg' },
   'sweep-deg': { ...strobe, combine: 'up-down' },
   'spread-rpm': { ...speed, combine: 'pair', pairsWith: 'spread' },

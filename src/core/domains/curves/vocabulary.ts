@@ -7,7 +7,7 @@ import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 import type { figures } from './figures.ts';
 
-export const surfaces = ['sweep', 'lobes', 'vacuum', 'targets', 'recurve', 'knock'] as const;
+export const surfaces = ['sweep', 'scatter', 'lobes', 'vacuum'] as const;
 
 type Own = WordsOf<{
   fields: typeof fields;

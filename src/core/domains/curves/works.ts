@@ -1,10 +1,7 @@
 import type { JobState, WorkContext } from '../../job/domain.ts';
 import type { CrankWorks } from '../crank/works.ts';
 import type { TimingWorks } from '../timing/works.ts';
-import type { BudgetWork } from './budget-work.ts';
-import type { KnockWork } from './knock-work.ts';
 import type { LobesWork } from './lobes-work.ts';
-import type { ModelError, RecurveWork } from './recurve-work.ts';
 import type { ScatterWork } from './scatter-work.ts';
 import type { SweepWork } from './sweep-work.ts';
 import type { VacuumWork } from './vacuum-work.ts';
@@ -13,14 +10,9 @@ import type { CurvesVocabulary } from './vocabulary.ts';
 export interface CurvesWorks {
   /** the sweeps of the run sheet in its order: the first is the curve as it was found */
   sweeps: SweepWork[];
-  recurve: RecurveWork;
-  /** the prediction against the second sweep, once there is one */
-  model: ModelError | null;
   lobes: LobesWork;
   vacuum: VacuumWork;
   scatter: ScatterWork;
-  budget: BudgetWork;
-  knock: KnockWork;
 }
 type Works = CurvesWorks & TimingWorks & CrankWorks;
 export type CurvesState = JobState<Works, CurvesVocabulary['school']>;

@@ -14,7 +14,7 @@ export function cardCurve(state: ReturnType<typeof stateOf>, engine: Engine): Ca
   const sweeps = (state.work.sweeps ?? []).filter((s) => s.points.some((p) => p.deg !== null));
   const [found, last] = [sweeps[0], sweeps[sweeps.length - 1]];
   if (!found || !last) return null;
-  const target = state.work.recurve.targetFrom === 'said' ? state.work.recurve.target : [];
+  const target = state.replayed.target?.points ?? [];
   const drawn = picture(engine, last, {
     ghost: found === last ? [] : picture(engine, found).up,
     target: target.map((t) => ({ x: t.rpm, y: t.deg }))

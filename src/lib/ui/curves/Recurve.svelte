@@ -1,15 +1,15 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import type { Match } from '$core/calculations/curve/curve-match.ts';
-  import { matchOf } from '$core/domains/curves/by-hand.ts';
-  import { matchInput, predict, type RecurveWork } from '$core/domains/curves/recurve-work.ts';
+  import { matchOf } from '$core/domains/recurve/by-hand.ts';
+  import { matchInput, predict, type RecurveWork } from '$core/domains/recurve/recurve-work.ts';
   import type { SweepWork } from '$core/domains/curves/sweep-work.ts';
   import { formatSpeed } from '$core/units/format.ts';
   import type { Engine } from '$core/engine/engine.ts';
   import type { StockItem } from '$core/tray/part-kinds.ts';
   import CurveChart from './CurveChart.svelte';
   import CurveFiles from './CurveFiles.svelte';
-  import { toldApart } from '$core/domains/curves/prediction-band.ts';
+  import { toldApart } from '$core/domains/recurve/prediction-band.ts';
   import { picture } from '../../reader/curve-picture.ts';
   import { ghostOf, predictedBand, predictedPoints } from './curve-series.ts';
   import { Matcher } from './matcher.svelte.ts';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Match } from '$core/calculations/curve/curve-match.ts';
   import { formatSpeed } from '$core/units/format.ts';
-  import type { MatchInput } from '$core/domains/curves/recurve-work.ts';
+  import type { MatchInput } from '$core/domains/recurve/recurve-work.ts';
   import { figuresOf, fitOf } from './match-words.ts';
   import type { Matcher } from './matcher.svelte.ts';
 

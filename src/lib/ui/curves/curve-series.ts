@@ -1,6 +1,6 @@
 import type { Knot } from '$core/calculations/curve/knots.ts';
 import type { SwappedCurve } from '$core/calculations/curve/curve-swap-springs.ts';
-import { bandOfPrediction } from '$core/domains/curves/prediction-band.ts';
+import { bandOfPrediction } from '$core/domains/recurve/prediction-band.ts';
 import type { Edges, Point } from '../../reader/curve-picture.ts';
 
 /** A predicted curve over its initial timing, drawn from standstill to a little beyond full advance. */

@@ -1,5 +1,5 @@
 import { curveMatch } from '$core/calculations/curve/curve-match.ts';
-import type { MatchInput } from '$core/domains/curves/recurve-work.ts';
+import type { MatchInput } from '$core/domains/recurve/recurve-work.ts';
 
 /** The search over the tray, off the interface's thread. Tells its share every few hundredths of a second. */
 const TELL_MS = 40;

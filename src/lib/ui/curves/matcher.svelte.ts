@@ -1,6 +1,6 @@
 import type { MatchResult } from '$core/calculations/curve/curve-match.ts';
 import type { CalcError, Result } from '$core/errors/result.ts';
-import type { MatchInput } from '$core/domains/curves/recurve-work.ts';
+import type { MatchInput } from '$core/domains/recurve/recurve-work.ts';
 
 type Told = { id: number; share: number } | { id: number; answer: Result<MatchResult> };
 

@@ -1,4 +1,4 @@
-import type { TargetPoint } from '$core/domains/curves/recurve-work.ts';
+import type { TargetPoint } from '$core/domains/recurve/recurve-work.ts';
 
 /** The target as it stands on the screen: what was said, until a hand moves it. */
 export class TargetHand {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { recurveWork } from '$core/domains/recurve/recurve-work.ts';
   import { sweepFinding } from '$core/domains/curves/sweep-work.ts';
   import { formatSpeed } from '$core/units/format.ts';
   import { intervalsFinding } from '$core/domains/curves/lobes-work.ts';
@@ -18,7 +19,9 @@
   const work = $derived(now?.work ?? null);
   // the newest sweep that shows a curve is the one that other springs are worked out from
   const sweep = $derived(work?.sweeps.findLast((s) => s.fit) ?? work?.sweeps[0] ?? null);
-  const hand = new TargetHand(() => work?.recurve.target ?? []);
+  // other springs are worked out from whatever job has swept the curve
+  const recurve = $derived(now ? recurveWork(data.engine, now.replayed, now.work.sweeps[0] ?? null) : null);
+  const hand = new TargetHand(() => recurve?.target ?? []);
   const finding = $derived(
     (sweep && sweepFinding(sweep, data.engine)) ??
       (data.spacing && intervalsFinding(data.spacing.output)) ??
@@ -60,11 +63,11 @@
         >{/each}
     </div>
     {#if shown === 'curve'}
-      {#if work}
+      {#if recurve}
         <Recurve
           engine={data.engine}
           {sweep}
-          work={work.recurve}
+          work={recurve}
           stock={data.stock}
           {hand}
           clock={data.prefs}
@@ -77,7 +80,7 @@
             </section>{/if}
           <section aria-label="Target">
             <h2>Target</h2>
-            <TargetTable {hand} from={work.recurve.targetFrom} />
+            <TargetTable {hand} from={recurve.targetFrom} />
           </section>
         </div>
         <p class="quiet small">

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { budgetText, type BudgetWork, type Share } from '$core/domains/curves/budget-work.ts';
+  import { budgetText, type BudgetWork, type Share } from '$core/domains/recurve/budget-work.ts';
   import { plusMinus } from '$core/job/texts.ts';
   import Verdict from '../../primitives/Verdict.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
-  import { curveThumb } from '$core/domains/curves/curve-thumb.ts';
+  import { curveThumb } from '$core/domains/recurve/curve-thumb.ts';
   import Budget from './Budget.svelte';
   import CurveChart from '../../curves/CurveChart.svelte';
   import { picture } from '../../../reader/curve-picture.ts';

@@ -2,7 +2,7 @@ import { verdictOrNone, type Verdict } from '../../calculations/verdict/verdict.
 import type { TimingWork } from '../timing/timing-work.ts';
 import type { RunSheet } from '../../job/run-sheet.ts';
 import type { Engine } from '../../engine/engine.ts';
-import type { SweepWork } from './sweep-work.ts';
+import type { SweepWork } from '../curves/sweep-work.ts';
 import { listOf, numberOf } from './vocabulary.ts';
 
 /** A share of the total: crank degrees, its standard uncertainty where it was measured, and where it comes from. */

@@ -10,7 +10,7 @@ import { numberOf } from './vocabulary.ts';
 import { partsTaken } from '../../job/taken.ts';
 import type { Part, StockItem } from '../../tray/part-kinds.ts';
 import type { Replayed } from '../../job/replayed.ts';
-import type { SweepWork } from './sweep-work.ts';
+import type { SweepWork } from '../curves/sweep-work.ts';
 
 export type MatchInput = z.infer<typeof curveMatchInput>;
 export interface ModelError {
