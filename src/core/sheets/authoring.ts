@@ -2,7 +2,6 @@ import type { AllWords } from '../domains/list.ts';
 import * as capSteps from '../domains/cap/steps.ts';
 import * as crankSteps from '../domains/crank/steps.ts';
 import * as curvesSteps from '../domains/curves/steps.ts';
-import * as recurveSteps from '../domains/recurve/steps.ts';
 import * as distributorSteps from '../domains/distributor/steps.ts';
 import * as engineSteps from '../domains/engine/steps.ts';
 import * as gearsSteps from '../domains/gears/steps.ts';
@@ -27,7 +26,6 @@ export const tooth = shared(toothSteps);
 export const gears = shared(gearsSteps);
 export const cap = shared(capSteps);
 export const curves = shared(curvesSteps);
-export const springs = shared(recurveSteps);
 export const pump = shared(pumpSteps);
 export const received = shared(receivedSteps);
 

@@ -1,5 +1,6 @@
 import { slots as curveSlots } from '../domains/curves/slots.ts';
-import { BY_DISTRIBUTOR, curves, engine, sheet, springs, step, timing } from './authoring.ts';
+import { loadProved, searchTray, targetsSet } from '../domains/recurve/steps.ts';
+import { BY_DISTRIBUTOR, curves, engine, sheet, step, timing } from './authoring.ts';
 
 const FOUND = 'The curve as it was found';
 const CHOOSE = 'Target, springs and stop';
@@ -41,8 +42,8 @@ export const recurve = sheet({
       sets: ['baseline-known'],
       needs: ['engine-running', 'strobe-connected', 'vacuum-plugged', 'advance-free']
     }),
-    springs.targetsSet({ id: 'targets', phase: CHOOSE }),
-    springs.searchTray({ id: 'search', phase: CHOOSE }),
+    targetsSet({ id: 'targets', phase: CHOOSE }),
+    searchTray({ id: 'search', phase: CHOOSE }),
     engine.makeSafe({
       id: 'safe',
       phase: FIT,
@@ -108,7 +109,7 @@ export const recurve = sheet({
     curves.vacuumChecked({ id: 'vacuum', phase: PROVE, needs: ['engine-running', 'strobe-connected'] }),
     timing.clampFinal({ id: 'clamp-final', phase: PROVE }),
     timing.hoseOn({ id: 'hose-on', phase: PROVE }),
-    springs.loadProved({ id: 'load', phase: PROVE }),
+    loadProved({ id: 'load', phase: PROVE }),
     engine.closeLog({ id: 'close', phase: PROVE, mustBeOff: ['vacuum-plugged'] })
   ]
 });
