@@ -11,7 +11,7 @@ import { choiceOf, numberOf, type CurvesVocabulary } from './vocabulary.ts';
 import { scatterHeadline, scatterOpen, sweepHeadline, sweepOpen } from './words.ts';
 import type { CurvesContext, CurvesState } from './works.ts';
 
-/** Sweeps, springs, vacuum, the spacing of the sparks. */
+/** Sweeps, scatter at steady speeds, vacuum, the spacing of the sparks. */
 export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
   name: 'curves',
   needs: [timing],

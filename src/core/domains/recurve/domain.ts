@@ -1,12 +1,12 @@
 import type { Domain } from '../../job/domain.ts';
 import { domain as curves } from '../curves/domain.ts';
+import { sweepOpen } from '../curves/words.ts';
 import { budgetText, budgetWork } from './budget-work.ts';
 import { curveThumb } from './curve-thumb.ts';
 import { knockFinding, knockOpen, knockWork } from './knock-work.ts';
 import { modelError, recurveWork } from './recurve-work.ts';
 import { settle } from './settle.ts';
 import { choiceOf, type RecurveVocabulary } from './vocabulary.ts';
-import { sweepOpen } from '../curves/words.ts';
 import { recurveHeadline, recurveOpen, sweptAgainHeadline, targetsHeadline } from './words.ts';
 import type { RecurveState } from './works.ts';
 
