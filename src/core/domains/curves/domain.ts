@@ -26,7 +26,7 @@ export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
     scatter: (c) => scatterWork(c.engine, c.r, wander(c))
   },
   surfaces: {
-    sweep: { headline: (state, v) => sweepHeadline(state, v), open: sweepOpen },
+    sweep: { headline: sweepHeadline, open: sweepOpen },
     scatter: { headline: scatterHeadline, open: scatterOpen },
     lobes: {
       headline: (state) => lobesFinding(state.work.lobes),

@@ -18,5 +18,4 @@ type Own = WordsOf<{
   surfaces: typeof surfaces;
 }>;
 export type CurvesVocabulary = Both<Own, Both<StackVocabulary, TimingVocabulary>>;
-export const { step, numberOf, choiceOf, listOf, lastOf, settledOf, readingsOf, asks, sets } =
-  authored<CurvesVocabulary>();
+export const { step, numberOf, choiceOf, listOf, lastOf, readingsOf, sets } = authored<CurvesVocabulary>();

@@ -4,13 +4,13 @@ import { sweepFinding, type SweepWork } from './sweep-work.ts';
 import { sets } from './vocabulary.ts';
 import type { CurvesState } from './works.ts';
 
-const sweepOf = (state: CurvesState, v: StepView): SweepWork => state.work.sweeps.find((s) => s.step === v.step.id)!;
+export const sweepOf = (state: CurvesState, v: StepView): SweepWork =>
+  state.work.sweeps.find((s) => s.step === v.step.id)!;
 
-/** `beside` is said after what a sweep was found to be. */
-export function sweepHeadline(state: CurvesState, v: StepView, beside = ''): string | null {
+export function sweepHeadline(state: CurvesState, v: StepView): string | null {
   const w = sweepOf(state, v);
   const found = sweepFinding(w, state.engine);
-  if (found) return `${found}${beside}`;
+  if (found) return found;
   const n = w.points.filter((p) => p.deg !== null).length;
   return n > 0 ? `${n} ${n === 1 ? 'point' : 'points'} read: go on up in steps, then down` : null;
 }

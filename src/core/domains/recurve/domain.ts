@@ -25,8 +25,8 @@ export const domain: Domain<RecurveState['work'], RecurveVocabulary['school']> =
     knock: (c) => knockWork(c.engine, c.r, c.works.budget.initial?.u == null ? null : c.works.budget.initial.deg)
   },
   surfaces: {
-    recurve: { headline: (state) => recurveHeadline(state), open: (state) => recurveOpen(state) },
-    targets: { headline: (state) => targetsHeadline(state) },
+    recurve: { headline: recurveHeadline, open: recurveOpen },
+    targets: { headline: targetsHeadline },
     'swept-again': { headline: sweptAgainHeadline, open: sweepOpen },
     knock: { headline: (state) => knockFinding(state.work.knock), open: (state) => knockOpen(state.work.knock) }
   },

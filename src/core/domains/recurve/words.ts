@@ -1,5 +1,6 @@
 import type { StepView } from '../../job/domain.ts';
-import { sweepHeadline } from '../curves/words.ts';
+import { sweepFinding } from '../curves/sweep-work.ts';
+import { sweepHeadline, sweepOf } from '../curves/words.ts';
 import type { RecurveState } from './works.ts';
 
 export function recurveHeadline(state: RecurveState): string | null {
@@ -25,5 +26,6 @@ export function targetsHeadline(state: RecurveState): string | null {
 /** A sweep taken after springs were changed is measured against what they were to do. */
 export function sweptAgainHeadline(state: RecurveState, v: StepView): string | null {
   const { model } = state.work;
-  return sweepHeadline(state, v, model ? `; ${model.rmsDeg.toFixed(1)}° from what was predicted` : '');
+  const found = model && sweepFinding(sweepOf(state, v), state.engine);
+  return found ? `${found}; ${model.rmsDeg.toFixed(1)}° from what was predicted` : sweepHeadline(state, v);
 }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
-  import Sweep from '../../curves/Sweep.svelte';
+  import Sweep from './Sweep.svelte';
 
   let { session, stepId, prefs, onamend }: SurfaceProps = $props();
 </script>

@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
+  import type { ModelError } from '$core/domains/recurve/recurve-work.ts';
   import { predictedBand, predictedPoints } from '../../curves/curve-series.ts';
-  import Sweep, { type Expected } from '../../curves/Sweep.svelte';
+  import Sweep, { type Expected } from '../curves/Sweep.svelte';
 
   let { session, stepId, prefs, onamend }: SurfaceProps = $props();
   const work = $derived(session.state.work);
@@ -9,8 +10,6 @@
   const expected = $derived.by((): Expected | null => {
     const { predicted, springs } = work.recurve;
     if (!predicted) return null;
-    const m = work.model;
-    const inBand = m?.within === null ? 'no band was claimed' : `${m?.within} of ${m?.n} points in its band`;
     return {
       predicted: [
         {
@@ -19,9 +18,13 @@
           band: predictedBand(predicted, initial, 5000)
         }
       ],
-      missed: m && `${m.rmsDeg.toFixed(2)}° rms, at most ${Math.abs(m.worstDeg).toFixed(1)}°; ${inBand}`
+      missed: work.model && missedBy(work.model)
     };
   });
+  const missedBy = ({ rmsDeg, worstDeg, within, n }: ModelError) =>
+    `${rmsDeg.toFixed(2)}° rms, at most ${Math.abs(worstDeg).toFixed(1)}°; ${
+      within === null ? 'no band was claimed' : `${within} of ${n} points in its band`
+    }`;
 </script>
 
 <Sweep {session} {stepId} {prefs} {onamend} {expected} />

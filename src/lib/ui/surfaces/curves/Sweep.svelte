@@ -1,5 +1,5 @@
 <script module lang="ts">
-  import type { CurvePicture } from '../../reader/curve-picture.ts';
+  import type { CurvePicture } from '../../../reader/curve-picture.ts';
 
   /** What a sweep was predicted to be, drawn under it, and by how much it missed that. */
   export interface Expected {
@@ -9,17 +9,17 @@
 </script>
 
 <script lang="ts">
-  import type { SurfaceProps } from '../surfaces/props.ts';
-  import { picture } from '../../reader/curve-picture.ts';
-  import { ghostOf } from './curve-series.ts';
-  import CurveChart from './CurveChart.svelte';
-  import CurveFiles from './CurveFiles.svelte';
-  import CurveTable from './CurveTable.svelte';
-  import { importSweep } from './import-sweep.ts';
+  import type { SurfaceProps } from '../props.ts';
+  import { picture } from '../../../reader/curve-picture.ts';
+  import { ghostOf } from '../../curves/curve-series.ts';
+  import CurveChart from '../../curves/CurveChart.svelte';
+  import CurveFiles from '../../curves/CurveFiles.svelte';
+  import CurveTable from '../../curves/CurveTable.svelte';
+  import { importSweep } from '../../curves/import-sweep.ts';
   import { formatSpeed } from '$core/units/format.ts';
   import { plusMinus } from '$core/job/words.ts';
-  import { dateText } from '../../reader/dates.ts';
-  import Verdict from '../primitives/Verdict.svelte';
+  import { dateText } from '../../../reader/dates.ts';
+  import Verdict from '../../primitives/Verdict.svelte';
 
   let {
     session,
