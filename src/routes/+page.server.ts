@@ -49,6 +49,8 @@ async function floor(url: URL, { who, find, page }: z.output<typeof asked>) {
     page,
     pages: pagesOf(total),
     total,
-    ready: counts['ready'] ?? 0
+    ready: counts['ready'] ?? 0,
+    // those without a line: nobody knows yet what they wait for
+    pending: counts[''] ?? 0
   };
 }

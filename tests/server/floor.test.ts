@@ -83,9 +83,11 @@ describe('many jobs that are behind', () => {
     const first = await floor();
     expect(first.jobs).toHaveLength(LIST_PAGE);
     expect(first.jobs.filter((j) => j.behind).length).toBeGreaterThan(LIST_PAGE / 2);
+    expect(first.pending).toBeGreaterThan(LIST_PAGE / 2);
     await derivedSettled();
     const [one, two] = [await floor(), await floor('?page=2')];
     expect([...one.jobs, ...two.jobs].filter((j) => j.behind)).toEqual([]);
+    expect(one.pending).toBe(0);
     expect(new Set([...one.jobs, ...two.jobs].map((j) => j.id)).size).toBe(one.total);
     expect([one.pages, one.total]).toEqual([2, more + 3]);
     await expect(floor('?page=3&who=')).rejects.toMatchObject({ status: 307, location: '/?who=' });

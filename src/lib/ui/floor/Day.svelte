@@ -11,7 +11,9 @@
   <h2>
     {day.helped.length
       ? `A helper is needed on ${day.helped.length === 1 ? 'one job' : `${day.helped.length} jobs`}`
-      : 'No job waits for a helper'}
+      : day.open
+        ? 'Whether a job waits for a helper is being worked out'
+        : 'No job waits for a helper'}
   </h2>
   {#each day.helped as j (j.id)}<p class="slot"><b>{j.engine}</b> {j.next}</p>{/each}
   {#if day.held.length}

@@ -10,14 +10,16 @@
   <div>
     <b>{j.engine}</b>
     <span class="quiet small">{j.summary ? `${j.summary} · ` : ''}{j.sheet}</span>
-    <Graduation done={j.done} total={j.total} />
+    {#if j.total}<Graduation done={j.done} total={j.total} />{/if}
   </div>
   <div>
     {#if j.behind}<span class="next quiet">being worked out …</span>{:else}
       <span class="next">{j.next}</span>
       <span class="waits {j.waits}">{j.waitsText}</span>{/if}
   </div>
-  <div class="day">{j.promisedOn ? dayText(j.promisedOn) : ''}<br />{j.done} of {j.total} steps</div>
+  <div class="day">
+    {j.promisedOn ? dayText(j.promisedOn) : ''}<br />{j.total ? `${j.done} of ${j.total} steps` : ''}
+  </div>
 </a>
 
 <style>

@@ -19,13 +19,26 @@ export interface FloorJob {
 
 const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
 /** A count as a sentence begins with it. */
-export const countText = (n: number): string => NUMBERS[n] ?? String(n);
+export const countText = (n: number): string => NUMBERS[n] ?? n.toLocaleString('en-GB');
+
+interface FloorCounts {
+  total: number;
+  /** can go on now */
+  ready: number;
+  /** not worked out yet: what they wait for is not known */
+  pending: number;
+  find: string;
+}
 
 /** What the floor comes to, in one sentence. */
-export function floorHeadline({ total, ready, find }: { total: number; ready: number; find: string }): string {
+export function floorHeadline({ total, ready, pending, find }: FloorCounts): string {
   if (total === 0) return find ? `No job matches “${find}”` : 'Nothing is on the floor';
-  if (ready === 0) return 'Nothing can go on by itself';
-  return ready === 1 ? 'One job can go on now' : `${countText(ready)} jobs can go on now`;
+  const jobs = (n: number) => `${countText(n)} ${n === 1 ? 'job' : 'jobs'}`;
+  if (pending > 0) {
+    const rest = `${jobs(pending)} ${pending === 1 ? 'is' : 'are'} being worked out`;
+    return ready === 0 ? rest : `${jobs(ready)} can go on now; ${rest.charAt(0).toLowerCase()}${rest.slice(1)}`;
+  }
+  return ready === 0 ? 'Nothing can go on by itself' : `${jobs(ready)} can go on now`;
 }
 
 /** The jobs in whose row every word that was typed stands. */
@@ -40,6 +53,8 @@ export function jobsWith(jobs: readonly FloorJob[], typed: string): FloorJob[] {
 /** What the day asks of people: where a helper is needed, what is held up, and where somebody wrote last. */
 export function dayOf(jobs: readonly FloorJob[]) {
   return {
+    /** some are not worked out yet: who or what they wait for is not known */
+    open: jobs.some((j) => j.behind),
     helped: jobs.filter((j) => j.waits === 'helper'),
     held: jobs.filter((j) => j.waits === 'value' || j.waits === 'lock'),
     lately: jobs
