@@ -38,6 +38,7 @@ const floor = async (query = '') =>
   (await (load as unknown as (e: unknown) => unknown)({ url: new URL(`http://bench/${query}`) })) as {
     jobs: Row[];
     total: number;
+    pending: number;
     pages: number;
   };
 const rowOf = async (id: string) => (await floor()).jobs.find((j) => j.id === id)!;
