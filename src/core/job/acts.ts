@@ -4,6 +4,8 @@ export const acts = [
   'turns-uncounted',
   /** done, the crank stands at the run sheet's reference, last moved forward */
   'reaches-reference',
+  /** done, the timing pin holds the crank at a TDC */
+  'pins-crank',
   /** it cannot be worked out without the value of the reference */
   'needs-reference',
   /** something stands in cylinder one from its first reading on */

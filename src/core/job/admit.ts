@@ -73,11 +73,20 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
       return state.flags.has('gear-meshed') ? yes : fail('nothing-to-lift', 'kind', {});
     case 'crank':
       return free(state, null, e.move === 'backward' ? ['turns-crank', 'turns-back'] : ['turns-crank']);
+    case 'went':
+      return hasReading(state, e.reading);
+    case 'turned':
+      return e.reading === undefined
+        ? withStep(state, e.step, () => yes)
+        : withStep(state, e.step, () => hasReading(state, e.reading!));
     case 'remark':
     case 'sign':
       return yes;
   }
 }
+
+const hasReading = (state: JobState, id: string): Answer =>
+  state.readings.some((r) => r.id === id) ? yes : fail('no-such-reading', 'reading', {});
 
 /** What may be answered to a school, or to a question of this run sheet. */
 const optionsOf = (state: JobState, id: string): string[] => {

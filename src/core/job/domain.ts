@@ -127,6 +127,8 @@ export interface Domain<W = any, S extends string = any> {
   repeats?: (state: JobState<W, S>) => RepeatGroup[];
   /** rules that follow from a figure, not from a state that was said */
   interlocks?: (c: WorkContext<W, S>) => string[];
+  /** states that what was measured takes back, whatever was said */
+  falls?: (c: WorkContext<W, S>) => readonly string[];
   /** what is improbable about a figure, as a question to ask once; by slot */
   doubts?: Record<string, (t: Typed<JobState<W, S>>) => string | null>;
   /** what an event does to the states, beyond its step's own */

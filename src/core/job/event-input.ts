@@ -36,6 +36,13 @@ export const eventInput = z.discriminatedUnion('kind', [
     crankDeg: z.number().min(-720).max(1440).nullable(),
     move: z.enum(['forward', 'backward', 'unknown'])
   }),
+  z.strictObject({
+    id,
+    kind: z.literal('went'),
+    reading: id,
+    travelDeg: z.number().min(-1440).max(1440).nullable()
+  }),
+  z.strictObject({ id, kind: z.literal('turned'), step: short, reading: id.optional(), is: z.boolean() }),
   // parts are named by their place in the tray; what they measure is the tray's to say, not the screen's
   z.strictObject({ id, kind: z.literal('take'), step: short, part: z.enum(partKinds), items: z.array(short).max(12) }),
   z.strictObject({

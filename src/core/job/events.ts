@@ -51,6 +51,13 @@ export type EventBody =
   | { kind: 'happened'; rule: string; note?: string }
   | { kind: 'lift' }
   | { kind: 'crank'; crankDeg: number | null; move: 'forward' | 'backward' | 'unknown' }
+  /** how far the crank was turned before a reading of the wheel, backward below 0; null: nobody can say */
+  | { kind: 'went'; reading: string; travelDeg: number | null }
+  /**
+   * What is set at a step was turned: before a reading, or, without one, after all that was read so far. `is` false: it was
+   * not, and the reading repeats those before
+   */
+  | { kind: 'turned'; step: string; reading?: string; is: boolean }
   | { kind: 'take'; step: string; part: PartKind; parts: Part[] }
   | { kind: 'target'; step: string; points: { rpm: number; deg: number }[] }
   /**

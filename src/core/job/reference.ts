@@ -1,4 +1,4 @@
-import { numberOf, type Engine } from '../engine/engine.ts';
+import { choiceOf, numberOf, type Engine } from '../engine/engine.ts';
 import { readBy } from './readings.ts';
 import type { Reading } from './replayed.ts';
 import type { SheetPlan } from './run-sheet.ts';
@@ -6,8 +6,16 @@ import type { SheetPlan } from './run-sheet.ts';
 /**
  * The timing that the crank is brought to on a run sheet, degrees before TDC: what was decided on the job, where the sheet
  * has a slot for that, else the value of the data sheet. Undefined where the sheet has none or nobody gave it.
+ * @param chosen what was answered on the job, where an answer makes TDC the reference
  */
-export function referenceOf(sheet: Named, engine: Engine, readings: readonly Reading[]): number | undefined {
+export function referenceOf(
+  sheet: Named,
+  engine: Engine,
+  readings: readonly Reading[],
+  chosen: ReadonlyMap<string, string>
+): number | undefined {
+  const atTdc = sheet.referenceAtTdc;
+  if (atTdc && (chosen.get(atTdc.chosen) ?? choiceOf(engine, atTdc.field)) === atTdc.is) return 0;
   const decided = decidedOn(sheet, readings);
   if (decided) return decided.value;
   return sheet.reference === undefined ? undefined : numberOf(engine, sheet.reference);
@@ -20,6 +28,6 @@ export function referenceSource(sheet: Named, engine: Engine, readings: readonly
   return engine.values[sheet.reference ?? '']?.source ?? null;
 }
 
-type Named = Pick<SheetPlan, 'reference' | 'referenceSlot'>;
+type Named = Pick<SheetPlan, 'reference' | 'referenceSlot' | 'referenceAtTdc'>;
 const decidedOn = ({ referenceSlot }: Named, readings: readonly Reading[]): Reading | undefined =>
   referenceSlot === undefined ? undefined : readings.findLast((r) => r.slot === referenceSlot);

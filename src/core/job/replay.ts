@@ -24,9 +24,9 @@ export function replay(
     flags: new Map(sheet.begins.map((f) => [f, true])),
     before: new Map(),
     chosen: new Map(),
-    signs: new Map(),
-    signsSeq: null,
-    signsStale: false,
+    signLog: [],
+    went: [],
+    turned: [],
     facts: answered(sheet, engine),
     overrides: [],
     remarks: [],
@@ -123,13 +123,13 @@ function apply(r: Replayed, { sheet, steps, flagOf }: Book, e: Exclude<Written, 
       answer(r, { sheet, steps, flagOf }, e);
       break;
     case 'sign':
-      if (r.signsStale) {
-        r.signs.clear();
-        r.signsStale = false;
-      }
-      if (e.seen === null) r.signs.delete(e.sign);
-      else r.signs.set(e.sign, e.seen);
-      r.signsSeq = e.seq;
+      r.signLog.push(e);
+      break;
+    case 'went':
+      r.went.push(e);
+      break;
+    case 'turned':
+      r.turned.push(e);
       break;
     case 'fact': {
       r.facts.set(e.fact, e.value);

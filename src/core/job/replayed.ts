@@ -1,4 +1,3 @@
-import type { SignKind } from '../calculations/cycle/cycle-evidence.ts';
 import type { EventOf, Figure, JobEvent, Origin, Person } from './events.ts';
 
 /** What a reading was before it was amended, and why it was; with the name of its gauge where that was another. */
@@ -37,7 +36,10 @@ export interface StepMark {
 }
 
 /** A movement of the crank as told; NaN stands for the run sheet's reference, null for lost. */
-export type CrankTold = Pick<EventOf<'crank'>, 'crankDeg' | 'move' | 'seq'>;
+export type CrankTold = Pick<EventOf<'crank'>, 'crankDeg' | 'move' | 'seq'> & {
+  /** not told: the timing pin holds it there */
+  pin?: true;
+};
 
 /** What the log says, event by event, before any of it is worked out. */
 export interface Replayed {
@@ -47,11 +49,12 @@ export interface Replayed {
   /** what each done step changed, for opening it again */
   before: Map<string, [string, boolean][]>;
   chosen: Map<string, string>;
-  signs: Map<SignKind, boolean>;
-  /** when the last sign was given: they speak of the crank where it stood then */
-  signsSeq: number | null;
-  /** the crank was turned without a count since: the signs stand for the record, but no longer say where it is */
-  signsStale: boolean;
+  /** the signs of the stroke in the order in which they were given; null takes one back */
+  signLog: Pick<EventOf<'sign'>, 'sign' | 'seen' | 'seq'>[];
+  /** how far the crank was turned before a reading of the wheel, as somebody said */
+  went: EventOf<'went'>[];
+  /** what was said of settings: turned before a reading, or not */
+  turned: EventOf<'turned'>[];
   facts: Map<string, boolean>;
   overrides: EventOf<'override'>[];
   remarks: EventOf<'remark'>[];

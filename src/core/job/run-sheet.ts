@@ -129,6 +129,10 @@ export interface Step {
   handles: Readonly<Record<string, string | undefined>>;
   /** what its figures are known by, whatever the step is called on this sheet */
   role?: string;
+  /** where it brings the crank: to the sheet's reference, to number one's firing TDC, or to either TDC */
+  goal?: 'reference' | 'firing-tdc' | 'tdc';
+  /** whole turns on the way there, at least */
+  turnsOn?: number;
   /** data-sheet values without which the step cannot be worked out */
   values: string[];
 }
@@ -145,6 +149,8 @@ export interface SheetPlan {
   reference?: string;
   /** the slot by which a job decides otherwise */
   referenceSlot?: string;
+  /** an answer, or a value of the data sheet until it is answered, with which the reference is TDC itself */
+  referenceAtTdc?: { chosen: string; field: string; is: string };
   /** states that are called otherwise on this sheet: on a diesel injectors come out, and no plugs */
   calls?: Readonly<Record<string, Pick<FlagWords, 'on' | 'off'>>>;
   /** the run sheet that follows on this one */

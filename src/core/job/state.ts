@@ -33,13 +33,14 @@ export function jobState<W = any, S extends string = any>(
   const all = withNeeded(domains);
   const r = replay(sheet, engine, log, all);
   const schools = chosenSchools(all, engine, r);
-  const flags = new Set([...r.flags].filter(([, on]) => on).map(([f]) => f));
+  const context: WorkContext = { sheet, engine, r, schools, works: null };
+  context.works = worksOf(context, all);
+  const fallen = new Set(all.flatMap((d) => d.falls?.(context) ?? []));
+  const flags = new Set([...r.flags].filter(([f, on]) => on && !fallen.has(f)).map(([f]) => f));
   const steps = stepViews(sheet, r, flags);
   const current = steps.findIndex((s) => s.state === 'repeat' || s.state === 'open' || s.state === 'blocked');
   const counted = steps.filter((s) => s.state !== 'not-needed');
   const closed = steps.some((s) => s.step.acts.includes('closes-log') && s.mark?.state === 'done');
-  const context: WorkContext = { sheet, engine, r, schools, works: null };
-  context.works = worksOf(context, all);
   const raisedNow = closed ? [] : raisedRules(context, all, flags);
   return {
     sheet,
@@ -51,7 +52,7 @@ export function jobState<W = any, S extends string = any>(
     raised: raisedNow,
     interlocks: asBars(raisedNow, steps[current]?.step),
     schools,
-    reference: referenceOf(sheet, engine, r.readings) ?? null,
+    reference: referenceOf(sheet, engine, r.readings, r.chosen) ?? null,
     work: context.works,
     domains: all,
     engine,

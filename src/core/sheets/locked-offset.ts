@@ -73,7 +73,7 @@ export const lockedOffset = sheet({
       id: 'pin',
       phase: FIND,
       title: 'Timing pin in at TDC',
-      say: 'At number one\u2019s TDC feel the pin home under the weight of a finger; read the wheel there.',
+      say: 'Bring the crank forward to number one\u2019s firing TDC, feel the pin home under the weight of a finger, read the wheel there.',
       why: 'It keeps TDC while the pump goes on, and it is a second witness for the wheel.',
       accept: 'It enters freely.',
       ifSkipped: 'The crank strays while the pump is fitted.',
@@ -81,7 +81,21 @@ export const lockedOffset = sheet({
       minutes: 3,
       sets: ['engine-pin-in'],
       needs: ['compression-confirmed'],
-      slots: [crankSlots.stands]
+      slots: [crankSlots.stands],
+      choices: [
+        {
+          id: 'pin-goes-in',
+          question: 'The pin goes into',
+          options: [
+            { id: 'crank', label: 'crank or flywheel: it enters at both TDCs' },
+            { id: 'cam', label: 'the cam gear: it enters at the firing TDC alone' }
+          ]
+        }
+      ],
+      surface: 'plan',
+      goal: 'firing-tdc',
+      schools: ['overshoot'],
+      acts: ['pins-crank', 'turns-crank']
     }),
     pump.lockPump({ id: 'lock', phase: FIT }),
     step({
@@ -174,6 +188,7 @@ export const lockedOffset = sheet({
       slots: [crankSlots.stands],
       values: ['pinWithinDeg'],
       surface: 'proof',
+      goal: 'firing-tdc',
       acts: ['turns-crank']
     }),
     step({

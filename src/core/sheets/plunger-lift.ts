@@ -15,6 +15,8 @@ export const plungerLift = sheet({
   calls: { 'plugs-out': { on: 'injectors out', off: 'injectors in' } },
   begins: ['pump-on'],
   reference: 'pumpBtdc',
+  // a lift that stands at TDC is set with the crank at TDC; one that closes the port with the crank at the timing wanted
+  referenceAtTdc: { chosen: 'chart-kind', field: 'chartKind', is: 'lift-at-tdc' },
   next: 'bleeding',
   steps: [
     engine.intake({

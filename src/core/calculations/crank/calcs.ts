@@ -9,7 +9,7 @@ export const crankCalcs = [
     name: 'crank.plan',
     title: 'How to turn the crank to a target',
     formula:
-      'forward = (target − current) mod period, one period more while slack would remain; or back past the target by the slack, then forward; the shorter travel wins, a tie goes forward',
+      'forward = (target − current) mod period, one period more while slack would remain; or back past the target by the slack, then forward; the shorter travel wins, a tie goes forward; never back by half a turn or more, nor where turning back is forbidden',
     source: 'Rule of the trade: the last move is in the running direction, beyond all slack',
     errors: [],
     input: s.crankPlanInput,

@@ -1,9 +1,8 @@
-import { cycleEvidence } from '../../calculations/cycle/cycle-evidence.ts';
 import type { Domain } from '../../job/domain.ts';
 import { referenceOf } from '../../job/reference.ts';
 import { wrap180 } from '../../numerics/angles.ts';
 import { domain as engine } from '../engine/domain.ts';
-import { crankPlace } from './crank-place.ts';
+import { walkCrank } from './place/walk.ts';
 import { doubts } from './doubts.ts';
 import { earlierMark, markError } from './mark-work.ts';
 import { middles } from './middles.ts';
@@ -11,7 +10,7 @@ import { replays } from './replays.ts';
 import { settle } from './settle.ts';
 import { surfaces } from './surfaces.ts';
 import { tdcWork } from './tdc-work.ts';
-import { choiceOf, type CrankVocabulary } from './vocabulary.ts';
+import { choiceOf, holds, type CrankVocabulary } from './vocabulary.ts';
 import type { CrankContext, CrankWorks } from './works.ts';
 
 /** Crank and piston: true TDC, the damper's mark, the stroke, where the crank stands and how to turn it. */
@@ -29,11 +28,14 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
       ),
     mark: (c) =>
       c.sheet.steps.some((s) => s.surface === 'tdc') ? markError(c.works.tdc, c.engine) : earlierMark(c.engine),
-    signs: (c) => [...c.r.signs].map(([kind, seen]) => ({ kind, seen })),
-    evidence: (c) => (c.works.signs.length > 0 ? cycleEvidence({ evidence: c.works.signs, prior: 0.5 }) : null),
-    crank: (c) => place(c),
-    placeAt: (c) => (seq: number) => place(c, seq)
+    walk: (c) => walk(c),
+    signs: (c) => c.works.walk.signs,
+    evidence: (c) => c.works.walk.evidence,
+    crank: (c) => c.works.walk.place,
+    placeAt: (c) => (seq: number) => walk(c, seq).place
   },
+  // the wheel no longer tells the stroke: what rested on it falls
+  falls: (c) => (turnsOpen(c) ? ['compression-confirmed', 'crank-at-reference'] : []),
   surfaces,
   interlocks: (c) => [...(oneSign(c) ? ['IL.11'] : []), ...(steppedBack(c) ? ['IL.13'] : [])],
   schools: {
@@ -54,16 +56,28 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
 };
 
 /** Signs were given, and they are one alone. */
-const oneSign = (c: CrankContext): boolean => c.works.signs.length === 1 && !c.r.signsStale;
+const oneSign = (c: CrankContext): boolean => c.works.signs.length === 1;
 
 /** Last moved backward, and standing on the reference within half a division of a wheel. */
 function steppedBack(c: CrankContext): boolean {
   const { crankDeg, lastMove } = c.works.crank;
-  const btdc = referenceOf(c.sheet, c.engine, c.r.readings);
+  const btdc = referenceOf(c.sheet, c.engine, c.r.readings, c.r.chosen);
   if (crankDeg === null || lastMove !== 'backward' || btdc === undefined) return false;
   return Math.abs(wrap180(crankDeg + btdc)) <= ON_IT_DEG;
 }
 const ON_IT_DEG = 1;
 
-const place = (c: CrankContext, untilSeq?: number) =>
-  crankPlace(c.engine, referenceOf(c.sheet, c.engine, c.r.readings), c.r, c.works.tdc, c.works.evidence, untilSeq);
+/** A reading left open how far the crank was turned. While the timing pin goes in or is in, it holds the crank all the same. */
+function turnsOpen({ sheet, r, works }: CrankContext): boolean {
+  const { asks } = works.crank;
+  if (!asks) return false;
+  const at = r.readings.find((x) => x.id === asks.reading)?.step;
+  const pins = sheet.steps.find((s) => s.id === at)?.acts.includes('pins-crank');
+  return !pins || (r.marks.has(at!) && !holds(r, 'engine-pin-in'));
+}
+
+const walk = ({ sheet, engine: e, r, works, schools }: CrankContext, untilSeq?: number) =>
+  walkCrank(
+    { sheet, engine: e, r, tdc: works.tdc, approach: schools.overshoot.option === 'forward' ? 'forward' : 'backUp' },
+    untilSeq
+  );

@@ -2,7 +2,7 @@ import { slackTaken } from '../../calculations/crank/crank-plan.ts';
 import { labelOf } from '../../job/run-sheet.ts';
 import { degText, list } from '../../job/texts.ts';
 import { mod } from '../../numerics/angles.ts';
-import type { CrankPlace } from './crank-place.ts';
+import type { CrankPlace } from './place/place.ts';
 import type { CrankState } from './works.ts';
 import type { CrankTarget } from './words.ts';
 

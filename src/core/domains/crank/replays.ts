@@ -14,6 +14,8 @@ export function replays(r: Replayed, e: JobEvent, step: Step | undefined, happen
     set(r, r.chosen.get('tdc') === 'stop' ? 'piston-stop-in' : 'probe-in', true);
   if (e.kind === 'done' && step?.acts.includes('reaches-reference'))
     r.crank.push({ crankDeg: NaN, move: 'forward', seq: e.seq });
+  if (e.kind === 'done' && step?.acts.includes('pins-crank'))
+    r.crank.push({ crankDeg: 0, move: 'unknown', seq: e.seq, pin: true });
   if (e.kind === 'done' && step?.acts.includes('turns-uncounted') && !byTool(r, step)) {
     set(r, 'crank-at-reference', false);
     if (!counted(r, step)) {
@@ -43,9 +45,7 @@ const byTool = (r: Replayed, step: Step): boolean =>
 const counted = (r: Replayed, step: Step): boolean =>
   r.readings.some((x) => x.step === step.id && x.slot === 'turned-on');
 
-/** Moved without a count: which stroke it stands on is no longer known, and the old signs speak of another place. */
+/** Moved without a count: which stroke it stands on is no longer known. */
 function lose(r: Replayed): void {
   set(r, 'compression-confirmed', false);
-  r.signsSeq = null;
-  r.signsStale = r.signs.size > 0;
 }

@@ -61,7 +61,7 @@ function tdcOpen(state: CrankState): string | null {
 function strokesOpen(state: CrankState): string | null {
   const { signs, evidence } = state.work;
   if (signs.length === 0) return 'no sign of the stroke was given';
-  if (state.replayed.signsStale) return 'the crank was turned since the signs were given';
+  if (state.work.walk.signsStale) return 'the crank was turned since the signs were given';
   if (evidence!.state === 'unsure') return 'the signs do not tell compression from exhaust';
   if (evidence!.contradictory) return 'the signs contradict each other';
   return signs.length < 2 ? 'one sign alone is provisional, add a second and independent one' : null;
@@ -110,7 +110,7 @@ function fitHeadline({ work: { tdc } }: CrankState, found: string | null): strin
 
 function strokesHeadline(state: CrankState, v: StepView): string | null {
   const { evidence, signs } = state.work;
-  if (!evidence || (state.replayed.signsStale && v.state !== 'done')) return null;
+  if (!evidence || (state.work.walk.signsStale && v.state !== 'done')) return null;
   if (evidence.contradictory) return 'The signs contradict each other: check one of them again';
   if (evidence.state === 'unsure') return 'Too close to call: give one more sign';
   const stroke = evidence.state === 'compression' ? 'compression' : 'exhaust';

@@ -1,9 +1,12 @@
 import { mod, wrap180 } from '../../numerics/angles.ts';
 import { crankPlan, type CrankPlan, type PlanStep } from '../../calculations/crank/crank-plan.ts';
-import { cycleDegOf, type Engine } from '../../engine/engine.ts';
+import type { Engine } from '../../engine/engine.ts';
 import { degText, turnWord } from '../../job/texts.ts';
 import { formatTiming } from '../../units/format.ts';
-import type { CrankPlace } from './crank-place.ts';
+import type { Step } from '../../job/run-sheet.ts';
+import { goalOf } from './place/goal.ts';
+import type { CrankPlace } from './place/place.ts';
+import { turningOf } from './place/turning.ts';
 import type { MarkError } from './mark-work.ts';
 import { choiceOf, numberOf } from './vocabulary.ts';
 import type { CrankState } from './works.ts';
@@ -35,24 +38,36 @@ export interface CrankTarget {
   name: string;
   /** a place on either TDC will do: the stroke does not matter */
   eitherTdc: boolean;
+  /** whole turns on the way there, at least */
+  turnsOn?: number;
+  /** it lies behind a positive stop: come at from the other side, back round nearly a turn */
+  pastStop?: true;
 }
 
 /** Where the work wants the crank next: the next reading of a pair while TDC is sought, else the sheet's reference. */
-export function crankTarget(state: CrankState, step: { surface: string }, cycleDeg: number): CrankTarget | null {
+export function crankTarget(state: CrankState, step: Pick<Step, 'goal' | 'surface' | 'turnsOn'>, cycleDeg: number): CrankTarget | null {
   if (step.surface === 'tdc') {
-    const { found, rows, nextSlot } = state.work.tdc;
+    const { found, rows, nextSlot, method } = state.work.tdc;
     const seen = rows.flatMap((r) => (nextSlot === 'before' ? r.before : r.after) ?? []);
     if (!found || nextSlot === 'depth' || seen.length === 0) return null;
     const off = seen.reduce((t, r) => t + wrap180(r.value - found.tdcWheelDeg), 0) / seen.length;
-    return { deg: off, name: `to the reading ${nextSlot} the top`, eitherTdc: true };
+    return {
+      deg: off,
+      name: `to the reading ${nextSlot} the top`,
+      eitherTdc: true,
+      ...(method === 'stop' && nextSlot === 'after' ? { pastStop: true } : {})
+    };
   }
-  if (step.surface === 'make-scale') return { deg: 0, name: 'to true TDC', eitherTdc: true };
+  const goal = goalOf(step);
+  const on = step.turnsOn ? { turnsOn: step.turnsOn } : {};
+  if (goal === 'tdc') return { deg: 0, name: 'to true TDC', eitherTdc: true };
+  const which0 = tdcName(state.work.crank, 0, cycleDeg);
+  if (goal === 'firing-tdc') return { deg: 0, name: `to ${which0}`, eitherTdc: false, ...on };
   // a run sheet that never brings the crank to a reference has no use for a way there
   const { reference } = state;
-  if (reference === null || !state.sheet.steps.some((s) => s.acts.includes('reaches-reference'))) return null;
+  if (reference === null || !state.sheet.steps.some((s) => s.acts.includes('reaches-reference') || goalOf(s))) return null;
   const timing = formatTiming(reference, Number.isInteger(reference) ? 0 : 1);
-  const which = tdcName(state.work.crank, 0, cycleDeg);
-  return { deg: -reference, name: timing === 'TDC' ? `to ${which}` : `to ${timing} ${which}`, eitherTdc: false };
+  return { deg: -reference, name: timing === 'TDC' ? `to ${which0}` : `to ${timing} ${which0}`, eitherTdc: false, ...on };
 }
 
 /** The plan from where the crank is to a target, for someone who looks at the given end; null without what it needs. */
@@ -63,21 +78,21 @@ export function planTo(
   view: View,
   from: CrankPlace = state.work.crank
 ): CrankPlan | null {
-  const backlashDeg = numberOf(engine, 'backlashDeg');
   const runningDirection = choiceOf(engine, 'runningDirection');
-  if (from.crankDeg === null || target === null || backlashDeg === undefined) return null;
+  if (from.crankDeg === null || target === null) return null;
   if (runningDirection !== 'cw' && runningDirection !== 'ccw') return null;
   const ringGearTeeth = numberOf(engine, 'ringGearTeeth');
+  const approach = state.schools.overshoot.option === 'forward' || target.turnsOn ? 'forward' : 'backUp';
   return crankPlan({
-    cycleDeg: cycleDegOf(engine),
+    ...turningOf(engine, state.replayed, approach),
     currentDeg: from.crankDeg,
     targetDeg: target.deg,
     strokeKnown: from.strokeKnown && !target.eitherTdc,
-    approach: state.schools.overshoot.option === 'forward' ? 'forward' : 'backUp',
-    backlashDeg,
     lastMove: from.lastMove,
     runningDirection,
     view,
+    ...(target.turnsOn ? { turnsOn: target.turnsOn } : {}),
+    ...(target.pastStop ? { backOnly: true } : {}),
     ...(ringGearTeeth === undefined ? {} : { ringGearTeeth })
   });
 }

@@ -1,6 +1,7 @@
 import type { Evidence, Sign } from '../../calculations/cycle/cycle-evidence.ts';
 import type { JobState, WorkContext } from '../../job/domain.ts';
-import type { CrankPlace } from './crank-place.ts';
+import type { CrankPlace } from './place/place.ts';
+import type { Walk } from './place/walk.ts';
 import type { MarkError } from './mark-work.ts';
 import type { FitWork } from '../tdcfit/fit-work.ts';
 import type { TdcWork } from './tdc-work.ts';
@@ -11,6 +12,8 @@ export interface CrankWorks {
   fit?: FitWork;
   tdc: TdcWork;
   mark: MarkError | null;
+  /** everything the log says of where the crank stands, in order */
+  walk: Walk;
   signs: Sign[];
   evidence: Evidence | null;
   crank: CrankPlace;

@@ -53,7 +53,7 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
               c.r,
               s.id,
               s.role === 'pin-proof' ? 'pin' : 'lock',
-              referenceOf(c.sheet, c.engine, c.r.readings),
+              referenceOf(c.sheet, c.engine, c.r.readings, c.r.chosen),
               c.works.placeAt
             )
           ])

@@ -96,6 +96,7 @@ export const wholeCycle = (u: Use): Step =>
       slots: [slots.falling, slots['zero-again'], slots.lift, crank.stands],
       values: ['pumpBtdc'],
       surface: 'lift',
+      goal: 'reference',
       schools: ['overshoot'],
       acts: ['turns-crank', 'turns-back', 'zeroes', 'accepts-lift', 'converts-lift']
     },

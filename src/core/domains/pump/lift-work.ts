@@ -10,7 +10,7 @@ import type { Reading, Replayed } from '../../job/replayed.ts';
 import { wrap180 } from '../../numerics/angles.ts';
 import { mean, sampleSd } from '../../numerics/statistics.ts';
 import { isOf } from '../../job/run-sheet.ts';
-import type { CrankPlace } from '../crank/crank-place.ts';
+import type { CrankPlace } from '../crank/place/place.ts';
 import { readChart, type ChartWork } from './lift-chart.ts';
 import { numberOf } from './vocabulary.ts';
 

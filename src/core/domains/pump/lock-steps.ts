@@ -181,6 +181,8 @@ export const lockTried = (u: Use): Step =>
       slots: [crank.stands],
       values: ['proofWithinDeg'],
       surface: 'proof',
+      goal: 'reference',
+      turnsOn: 2,
       schools: ['overshoot'],
       acts: ['turns-crank']
     },

@@ -3,7 +3,7 @@ import type { Engine } from '../../engine/engine.ts';
 import type { Replayed } from '../../job/replayed.ts';
 import { wrap180 } from '../../numerics/angles.ts';
 import { isOf } from '../../job/run-sheet.ts';
-import type { CrankPlace } from '../crank/crank-place.ts';
+import type { CrankPlace } from '../crank/place/place.ts';
 import { numberOf } from './vocabulary.ts';
 
 /** A lock or a pin tried again at its own place: where the crank stood when it entered. */

@@ -5,7 +5,7 @@ import { driveIndex, type DriveIndex, type IndexCandidate } from '../../calculat
 import { driveOrient } from '../../calculations/drive/drive-orient.ts';
 import { driveStab } from '../../calculations/drive/drive-stab.ts';
 import { cycleDegOf, numberOf as anyNumberOf, type Engine } from '../../engine/engine.ts';
-import type { CrankPlace } from '../crank/crank-place.ts';
+import type { CrankPlace } from '../crank/place/place.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
 import { choiceOf, lastOf, listOf, numberOf, settledOf } from './vocabulary.ts';
 

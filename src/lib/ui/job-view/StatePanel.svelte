@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { NOWHERE } from '$core/domains/crank/crank-place.ts';
+  import { NOWHERE } from '$core/domains/crank/place/place.ts';
   import * as crankWords from '$core/domains/crank/words.ts';
   import type { JobSession } from '../job/session.svelte.ts';
   import { settledFigures, words } from '$core/job/index.ts';

@@ -1,6 +1,6 @@
 import * as crankWords from '$core/domains/crank/words.ts';
 import { mod } from '$core/numerics/angles.ts';
-import { NOWHERE, type CrankPlace } from '$core/domains/crank/crank-place.ts';
+import { NOWHERE, type CrankPlace } from '$core/domains/crank/place/place.ts';
 import { cycleDegOf } from '$core/engine/engine.ts';
 import type { Prefs } from '$lib/reader/prefs.ts';
 import { Follower } from './follower.svelte.ts';

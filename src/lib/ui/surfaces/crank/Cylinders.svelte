@@ -1,6 +1,6 @@
 <script lang="ts">
   import { cycleState } from '$core/calculations/cycle/cycle-state.ts';
-  import type { CrankPlace } from '$core/domains/crank/crank-place.ts';
+  import type { CrankPlace } from '$core/domains/crank/place/place.ts';
   import { cycleDegOf, listOf, valvesOf, type Engine } from '$core/engine/engine.ts';
 
   let { engine, place }: { engine: Engine; place: CrankPlace } = $props();
