@@ -1,4 +1,5 @@
 import type { Engine } from '../engine/engine.ts';
+import type { Advised } from './advised.ts';
 import type { ParsedReading } from '../calculations/reading/reading-parse.ts';
 import type { GaugeKind } from '../tray/gauge-kinds.ts';
 import type { JobEvent } from './events.ts';
@@ -56,6 +57,8 @@ export interface JobState<W = any, S extends string = any> {
   schools: Record<S, ChosenSchool>;
   /** the timing that the crank is brought to, degrees before TDC; null where the sheet has none or its value is missing */
   reference: number | null;
+  /** what is taken off every reading on the mark; null while the mark was never proved */
+  readonly correction: Correction | null;
   /** what the domains work out, each when it is first asked for */
   work: W;
   /** the domains it was worked out with, what is needed first */
@@ -63,6 +66,14 @@ export interface JobState<W = any, S extends string = any> {
   engine: Engine;
   progress: { done: number; total: number };
   closed: boolean;
+}
+
+/** The error of a timing mark: what it reads too early, with its standard uncertainty; degrees of the crank. */
+export interface Correction {
+  errorDeg: number;
+  uDeg: number;
+  /** the same of a figure that was read on the wheel and not on the mark; left out: no other */
+  uWheelDeg?: number;
 }
 
 /** What a working may stand on: the sheets, the log as played back, the ways chosen, and the other workings. */
@@ -98,6 +109,8 @@ export interface RepeatGroup {
 export interface SurfaceWords<State = any> {
   /** the finding at its top; null leaves the instruction there */
   headline?: (state: State, v: StepView, len: LengthText) => string | null;
+  /** the same finding as data: what to do next, how far and which way; null: there is nothing to do but read on */
+  advice?: (state: State, v: StepView) => Advised | null;
   /** what its readings leave open; null when they settle it */
   open?: (state: State, v: StepView) => string | null;
   /** where the next figure goes, where that does not follow from the slots alone; null: it takes none */
@@ -129,6 +142,8 @@ export interface Domain<W = any, S extends string = any> {
   interlocks?: (c: WorkContext<W, S>) => string[];
   /** states that what was measured takes back, whatever was said */
   falls?: (c: WorkContext<W, S>) => readonly string[];
+  /** the error of the mark that readings are taken on; undefined: it knows of none, null: it was never proved */
+  corrects?: (c: WorkContext<W, S>) => Correction | null | undefined;
   /** what is improbable about a figure, as a question to ask once; by slot */
   doubts?: Record<string, (t: Typed<JobState<W, S>>) => string | null>;
   /** what an event does to the states, beyond its step's own */

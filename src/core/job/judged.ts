@@ -1,12 +1,17 @@
 import { verdict, type Verdict } from '../calculations/verdict/verdict.ts';
 import { numberOf, type Engine } from '../engine/engine.ts';
+import type { GaugeKind } from '../tray/gauge-kinds.ts';
 import { formatValue, timingLimits } from '../units/format.ts';
 import { baseUnit, unitSign, type Quantity } from '../units/units.ts';
 import type { SettledFigure } from './settled.ts';
-import { oneReading, settledOf, type Settled } from './readings.ts';
+import { fixedU, handUWithMore, stepU } from '../calculations/gauge/hand.ts';
+import { sampleSd } from '../numerics/statistics.ts';
+import { countedOf, gaugeOfAll, oneReading, settledOf, type Settled } from './readings.ts';
+import type { Read } from './setting-advice.ts';
 import type { Reading } from './replayed.ts';
 import type { Slot, Step } from './run-sheet.ts';
-import type { JobState, StepView } from './domain.ts';
+import { ofLastSetting } from './settings.ts';
+import type { Correction, JobState, StepView } from './domain.ts';
 import { judgedBy, lengthLimits, lengthPm, limitsIn, lower, plusMinus, verdictOpen, type LengthText } from './texts.ts';
 
 /** A measured figure with the limits of the data sheet it is judged by. Base units of its quantity; u is one standard uncertainty. */
@@ -16,6 +21,11 @@ export interface Judged extends Settled {
   target: number | null;
   /** null where the data sheet has no limit: then nothing is said of it */
   verdict: Verdict | null;
+  /** the figure as it was read, where the mark's error is taken off, and the share of its doubt that is the mark's */
+  raw?: number;
+  uMark?: number;
+  /** read on a mark that was never proved: not judged */
+  unproved?: true;
 }
 
 /** What the data sheet says of a slot's limits; null where it says nothing. */
@@ -24,23 +34,51 @@ export function limitsOf(engine: Engine, slot: Slot): Pick<Judged, 'min' | 'max'
   return { min: value(slot.limits?.least), max: value(slot.limits?.most), target: value(slot.limits?.target) };
 }
 
-/** A figure against a slot's limits; not judged without any. */
-export function judge(engine: Engine, slot: Slot, figure: Settled): Judged {
+/** A figure against a slot's limits; not judged without any, nor on a mark that was never proved. */
+export function judge(engine: Engine, slot: Slot, figure: Settled, mark: Correction | null = null): Judged {
   const limits = limitsOf(engine, slot);
   const { min, max } = limits;
-  return {
-    ...figure,
-    ...limits,
-    verdict: min === null && max === null ? null : verdict(figure.value, figure.u, min, max, figure.scatterUnknown)
-  };
+  if (slot.onMark && !mark) return { ...figure, ...limits, verdict: null, unproved: true };
+  const on = slot.onMark ? offMark(figure, mark!, slot.gauge) : figure;
+  return { ...on, ...limits, verdict: min === null && max === null ? null : settledVerdict(on, min, max) };
 }
 
-/** The figure that the readings of a slot make, as the slot says they combine, judged by its limits; null without any. */
-export function judgedSlot(engine: Engine, readings: readonly Reading[], slot: Slot): Judged | null {
-  const mine = readings.filter((r) => r.slot === slot.slot);
+/** A figure with the mark's error taken off, and the mark's doubt in its own. */
+export const offMark = <F extends Settled>(
+  figure: F,
+  mark: Correction,
+  gauge: GaugeKind
+): F & { raw: number; uMark: number } => ({
+  ...figure,
+  value: figure.value - mark.errorDeg,
+  u: Math.hypot(figure.u, markU(mark, gauge)),
+  raw: figure.value,
+  uMark: markU(mark, gauge)
+});
+/** The mark's own doubt in a figure: less of it where the wheel was read. */
+export const markU = (mark: Correction, gauge: GaugeKind): number =>
+  gauge === 'wheel' ? (mark.uWheelDeg ?? mark.uDeg) : mark.uDeg;
+
+/** A verdict on a settled figure; one that only a single reading apart from the others speaks for is never in. */
+export function settledVerdict(f: Settled, min: number | null, max: number | null): Verdict {
+  const v = verdict(f.value, f.u, min, max, f.scatterUnknown);
+  return f.guessed && v.state === 'in' ? { ...v, state: 'unsure' } : v;
+}
+
+/**
+ * The figure that the readings of a slot make, as the slot says they combine, judged by its limits; null without any.
+ * @param mark the error of the mark they were read on, where they were; null: never proved
+ */
+export function judgedSlot(
+  engine: Engine,
+  readings: readonly Reading[],
+  slot: Slot,
+  mark: Correction | null = null
+): Judged | null {
+  const mine = ofLastSetting(readings.filter((r) => r.slot === slot.slot));
   if (mine.length === 0) return null;
   const alone = aloneOf(engine, slot, mine);
-  return judge(engine, slot, alone ? { ...oneReading(alone), n: mine.length } : settledOf(mine, slot.slot)!);
+  return judge(engine, slot, alone ? { ...oneReading(alone), n: mine.length } : settledOf(mine, slot.slot)!, mark);
 }
 
 /** The reading of a slot that speaks by itself; null where the slot's readings are one figure together. */
@@ -63,6 +101,20 @@ function worstOf(engine: Engine, slot: Slot, mine: readonly Reading[]): Reading 
   return mine.reduce((worst, r) => (worse(r, worst) >= 0 ? r : worst));
 }
 
+/** The doubt of a figure without that of the mark it was read on. */
+export const settledU = (j: Judged): number => (j.uMark === undefined ? j.u : Math.sqrt(Math.max(0, j.u ** 2 - j.uMark ** 2)));
+
+/** A judged figure as advice on a setting needs it: which share of its doubt further readings narrow. */
+export function asRead(readings: readonly Reading[], slot: Slot, j: Judged): Read {
+  const counted = countedOf(readings.filter((r) => r.slot === slot.slot));
+  const gauge = gaugeOfAll(counted);
+  const values = counted.map((r) => r.value);
+  const rest = Math.hypot(fixedU(gauge), j.uMark ?? 0);
+  const uHand = Math.sqrt(Math.max(0, j.u ** 2 - rest ** 2));
+  const uMore = Math.hypot(Math.max(handUWithMore(sampleSd(values), values.length, gauge), stepU(gauge)), rest);
+  return { value: j.value, u: j.u, n: j.n, uHand, uMore };
+}
+
 /** How many readings a figure stands for, in words after its label; nothing where one stands for itself. */
 export const howMany = (slot: Slot, n: number): string =>
   n < 2 ? '' : slot.combine === 'mean' ? `, mean of ${n}` : slot.combine === 'worst' ? `, worst of ${n}` : '';
@@ -71,7 +123,7 @@ export const howMany = (slot: Slot, n: number): string =>
 export const judgedRows = (state: JobState, step: Step): { slot: Slot; judged: Judged | null }[] =>
   step.slots
     .filter((s) => s.limits || s.figure)
-    .map((slot) => ({ slot, judged: judgedSlot(state.engine, state.readings, slot) }));
+    .map((slot) => ({ slot, judged: judgedSlot(state.engine, state.readings, slot, state.correction) }));
 
 const decimals: Partial<Record<Quantity, number>> = { length: 3, speed: 0, count: 0, torque: 1, pressure: 1 };
 
@@ -90,7 +142,7 @@ export function roundedOtherwise(slot: Slot, j: Judged): number | null {
   if (!j.verdict) return null;
   const places = 10 ** (decimals[slot.quantity] ?? 2);
   const shown = Math.round(j.value * places) / places;
-  return verdict(shown, j.u, j.min, j.max, j.scatterUnknown).state === j.verdict.state ? null : shown;
+  return settledVerdict({ ...j, value: shown }, j.min, j.max).state === j.verdict.state ? null : shown;
 }
 
 /** The ± of a standard uncertainty in the unit of whoever reads it. */
@@ -141,7 +193,7 @@ export function judgedFigures(state: JobState): SettledFigure[] {
   const out = new Map<string, SettledFigure>();
   for (const step of state.sheet.steps)
     for (const slot of step.slots) {
-      const judged = slot.figure === undefined ? null : judgedSlot(state.engine, state.readings, slot);
+      const judged = slot.figure === undefined ? null : judgedSlot(state.engine, state.readings, slot, state.correction);
       if (!judged || out.has(slot.figure!)) continue;
       const { value, u, n, min, max, target } = judged;
       out.set(slot.figure!, {

@@ -1,8 +1,9 @@
-import { repeatedU, type Gauge } from '../calculations/gauge/hand.ts';
+import { repeatedU, typedInSteps, type Gauge } from '../calculations/gauge/hand.ts';
 import { inHand } from '../tray/hands.ts';
 import { mean, sampleSd } from '../numerics/statistics.ts';
 import { unitSize, type Unit } from '../units/units.ts';
 import type { Reading } from './replayed.ts';
+import { ofLastSetting, onlyGuessed } from './settings.ts';
 
 /** A figure of the drive with its standard uncertainty, from repeated readings or the data sheet. */
 export interface Settled {
@@ -11,15 +12,28 @@ export interface Settled {
   n: number;
   /** nothing tells how much the hand scatters: u is the gauge's alone */
   scatterUnknown?: true;
+  /** one reading that lies apart from those before, and nobody said that anything was turned: never called in */
+  guessed?: true;
 }
 
 /** The gauge of a reading in the hand that took it. */
 export const gaugeOf = (r: Reading): Gauge => inHand(r.gauge, r);
 
+/**
+ * The gauge of readings that count together, in the hand that took them. Where all of them were typed in coarser steps than it
+ * shows, as whole degrees on a wheel of halves, those steps count.
+ */
+export function gaugeOfAll(mine: readonly Reading[]): Gauge {
+  const gauge = gaugeOf(mine[0]!);
+  const typed = Math.min(...mine.map((r) => r.resolution));
+  const degrees = mine[0]!.quantity === 'angle' || mine[0]!.quantity === 'timing';
+  return degrees && gauge.resolution > 0 && typed > gauge.resolution + 1e-9 ? typedInSteps(gauge, typed) : gauge;
+}
+
 /** The gauge that was named last; where none was named, only the step that was typed counts. Null without a reading. */
 export function lastGaugeOf(readings: readonly Reading[]): Gauge | null {
   const last = readings.findLast((r) => r.gauge) ?? readings.at(-1);
-  return last ? gaugeOf(last) : null;
+  return last ? gaugeOfAll([last, ...readings.filter((r) => r.gauge?.id === last.gauge?.id)]) : null;
 }
 
 /**
@@ -33,12 +47,22 @@ export function byLastGauge<R extends Pick<Reading, 'gauge'>>(readings: readonly
 
 /** Mean of the readings of a slot with what hand, step and accuracy make of it; null without any. */
 export function settledOf(readings: readonly Reading[], slot: string): Settled | null {
-  const mine = byLastGauge(readings.filter((r) => r.slot === slot));
+  const mine = countedOf(readings.filter((r) => r.slot === slot));
   if (mine.length === 0) return null;
   const values = mine.map((r) => r.value);
-  const { u, unknown } = repeatedU(sampleSd(values), values.length, gaugeOf(mine[0]!));
-  return { value: mean(values), u, n: values.length, ...(unknown ? { scatterUnknown: true } : {}) };
+  const { u, unknown } = repeatedU(sampleSd(values), values.length, gaugeOfAll(mine));
+  return {
+    value: mean(values),
+    u,
+    n: values.length,
+    ...(unknown ? { scatterUnknown: true } : {}),
+    ...(onlyGuessed(mine) ? { guessed: true } : {})
+  };
 }
+
+/** Of the readings of a slot those that count together: of the setting that was read last, by the gauge that was read last. */
+export const countedOf = <R extends Pick<Reading, 'gauge' | 'setting'>>(readings: readonly R[]): R[] =>
+  byLastGauge(ofLastSetting(readings));
 
 /** One reading by itself with what hand, step and accuracy make of it. */
 export function oneReading(r: Reading): Settled {

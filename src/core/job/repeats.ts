@@ -58,7 +58,7 @@ function byHand(group: RepeatGroup): OfHand[] {
 /** Readings whose slot says that their mean counts, until what is read was set anew or a part was changed. */
 function slotGroups({ sheet, readings, replayed }: JobState): RepeatGroup[] {
   const groups: RepeatGroup[] = [];
-  const open = new Map<string, { group: Reading[]; takes: number; kind: GaugeKind }>();
+  const open = new Map<string, { group: Reading[]; set: string; kind: GaugeKind }>();
   const close = ({ group, kind }: { group: Reading[]; kind: GaugeKind }): void => {
     if (group.length > 1) groups.push({ of: group, kind, values: turnsApart(group), share: 1 });
   };
@@ -67,13 +67,13 @@ function slotGroups({ sheet, readings, replayed }: JobState): RepeatGroup[] {
     const slot = step && slotOf(step, r.slot);
     if (!slot || !tellsOfTheHand(slot)) continue;
     const key = `${r.step} ${slot.slot}`;
-    const takes = replayed.takes.filter((t) => t.seq < r.seq).length;
+    // what is set at the bench, and parts that are changed, end a group
+    const set = `${r.setting?.n ?? 0} ${replayed.takes.filter((t) => t.seq < r.seq).length}`;
     const so = open.get(key);
-    const setAnew = slot.also?.includes('again') && r.slot === slot.slot;
-    if (so && !setAnew && so.takes === takes) so.group.push(r);
+    if (so && so.set === set) so.group.push(r);
     else {
       if (so) close(so);
-      open.set(key, { group: [r], takes, kind: slot.gauge });
+      open.set(key, { group: [r], set, kind: slot.gauge });
     }
   }
   for (const group of open.values()) close(group);

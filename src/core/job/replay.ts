@@ -5,6 +5,9 @@ import type { Reading, Replayed } from './replayed.ts';
 import { ruleOf } from './rules.ts';
 import type { Act } from './acts.ts';
 import type { RunSheet, Step } from './run-sheet.ts';
+import type { PartKind } from '../tray/part-kinds.ts';
+import { settleReadings, thingOf, type Ended } from './settings.ts';
+import type { Thing } from './things.ts';
 import { isRunning } from './running-count.ts';
 
 type Written = Exclude<JobEvent, { kind: 'undo' | 'amend' }>;
@@ -26,7 +29,7 @@ export function replay(
     chosen: new Map(),
     signLog: [],
     went: [],
-    turned: [],
+    settings: new Map(),
     facts: answered(sheet, engine),
     overrides: [],
     remarks: [],
@@ -43,6 +46,8 @@ export function replay(
   const flagOf = new Map(sheet.steps.flatMap((s) => (s.onlyIf?.flag ? [[s.onlyIf.fact, s.onlyIf.flag]] : [])));
   const hooks = domains.flatMap((d) => d.replays ?? []);
   const readings = new Map<string, Reading>();
+  const ended: Ended[] = [];
+  const said = new Map<string, boolean>();
   for (const e of log) {
     if (e.kind === 'undo') {
       // an undone amendment still moves the place where the next one hooks on
@@ -65,10 +70,38 @@ export function replay(
       } else apply(r, { sheet, steps, flagOf }, e);
       const step = 'step' in e && e.step !== undefined ? steps.get(e.step) : undefined;
       const happened = e.kind === 'happened' ? ruleOf(sheet, e.rule) : undefined;
+      ended.push(...ends(e, step));
+      if (e.kind === 'turned' && e.reading !== undefined) said.set(e.reading, e.is);
       for (const hook of hooks) hook(r, e, step, happened);
     }
   }
+  r.settings = settleReadings(sheet, r.readings, ended, said);
   return r;
+}
+
+/** The parts that are put in place of others, and what is set by them. */
+const SET_BY_PART: Partial<Record<PartKind, Thing>> = { packing: 'packing' };
+
+/** The settings that end with an event: what was turned by it is another setting from then on. */
+function ends(e: Written, step: Step | undefined): Ended[] {
+  const all = (of: readonly Thing[], by: Ended['by']) => of.map((thing): Ended => ({ seq: e.seq, thing, by }));
+  switch (e.kind) {
+    case 'turned': {
+      const thing = step && e.is && e.reading === undefined ? thingOf(step) : undefined;
+      return thing ? all([thing], 'said') : [];
+    }
+    case 'reopen':
+      return all(step?.adjusts ?? [], 'done');
+    case 'done':
+      // where its own figures are of the thing, it is read after the turn; else the turn is the step
+      return all((step?.adjusts ?? []).filter((t) => !step!.slots.some((s) => s.of === t)), 'done');
+    case 'take':
+      return all(SET_BY_PART[e.part] ? [SET_BY_PART[e.part]!] : [], 'done');
+    case 'lift':
+      return all(['housing'], 'done');
+    default:
+      return [];
+  }
 }
 
 /** Questions of the run sheet that the data sheet answers until they are answered on the job. */
@@ -129,7 +162,6 @@ function apply(r: Replayed, { sheet, steps, flagOf }: Book, e: Exclude<Written, 
       r.went.push(e);
       break;
     case 'turned':
-      r.turned.push(e);
       break;
     case 'fact': {
       r.facts.set(e.fact, e.value);

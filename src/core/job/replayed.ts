@@ -1,3 +1,5 @@
+import type { SettingOf } from './settings.ts';
+import type { Thing } from './things.ts';
 import type { EventOf, Figure, JobEvent, Origin, Person } from './events.ts';
 
 /** What a reading was before it was amended, and why it was; with the name of its gauge where that was another. */
@@ -24,6 +26,8 @@ export interface Reading extends Figure {
   /** the last event about this reading; an amendment names it, so that two at once collide */
   basis: string;
   replaced: Replaced[];
+  /** the setting it is of, where what it reads is set at the bench */
+  setting?: SettingOf;
   /** it was taken on an earlier job and carried over; an amendment makes it this job's own */
   from?: Origin;
 }
@@ -53,8 +57,8 @@ export interface Replayed {
   signLog: Pick<EventOf<'sign'>, 'sign' | 'seen' | 'seq'>[];
   /** how far the crank was turned before a reading of the wheel, as somebody said */
   went: EventOf<'went'>[];
-  /** what was said of settings: turned before a reading, or not */
-  turned: EventOf<'turned'>[];
+  /** the setting that each thing has now, counted from 1 */
+  settings: ReadonlyMap<Thing, number>;
   facts: Map<string, boolean>;
   overrides: EventOf<'override'>[];
   remarks: EventOf<'remark'>[];

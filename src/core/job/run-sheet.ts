@@ -4,6 +4,7 @@ import type { PartKind } from '../tray/part-kinds.ts';
 import type { Quantity } from '../units/units.ts';
 import type { Act, Place } from './acts.ts';
 import type { Rule } from './rule.ts';
+import type { Thing } from './things.ts';
 
 /** Ways to log one figure again: a repeat, a place come to backwards, a place come to nobody knows how. */
 export type Variant = (typeof VARIANTS)[number];
@@ -37,6 +38,12 @@ export interface Slot {
   combine?: Combine;
   /** its place is sought anew each time: how far repeats lie apart tells of the place, not of the hand */
   sought?: boolean;
+  /** what is set between one reading and the next: readings of one setting of it count together */
+  of?: Thing;
+  /** standard deviation of finding its place again, beside the gauge's: a rule of thumb; base unit */
+  seekU?: number;
+  /** read against the timing mark: the mark's error is taken off */
+  onMark?: true;
   /** it may be below zero: its sign says a side */
   signed?: boolean;
   /** the slot that is read next, where two make one */
@@ -133,6 +140,8 @@ export interface Step {
   goal?: 'reference' | 'firing-tdc' | 'tdc';
   /** whole turns on the way there, at least */
   turnsOn?: number;
+  /** what is turned at it: done, or opened again, what was read of that before is of an earlier setting */
+  adjusts?: readonly Thing[];
   /** data-sheet values without which the step cannot be worked out */
   values: string[];
 }

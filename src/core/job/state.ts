@@ -2,6 +2,7 @@ import type { Engine } from '../engine/engine.ts';
 import {
   withNeeded,
   type ChosenSchool,
+  type Correction,
   type Domain,
   type JobState,
   type StepState,
@@ -53,6 +54,9 @@ export function jobState<W = any, S extends string = any>(
     interlocks: asBars(raisedNow, steps[current]?.step),
     schools,
     reference: referenceOf(sheet, engine, r.readings, r.chosen) ?? null,
+    get correction() {
+      return correctionOf(context, all);
+    },
     work: context.works,
     domains: all,
     engine,
@@ -62,6 +66,15 @@ export function jobState<W = any, S extends string = any>(
     },
     closed
   };
+}
+
+/** The error of the mark that this job reads on: of the domain that knows most of it, which is named last. */
+function correctionOf(context: WorkContext, domains: readonly Domain[]): Correction | null {
+  for (let k = domains.length - 1; k >= 0; k--) {
+    const told = domains[k]!.corrects?.(context);
+    if (told !== undefined) return told;
+  }
+  return null;
 }
 
 /** What must not be done now: by the states as they are, and by what workings have found, on this sheet. */

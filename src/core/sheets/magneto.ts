@@ -168,6 +168,7 @@ export const magneto = sheet({
       sets: ['snap-proved'],
       needs: ['magneto-on', 'magneto-grounded'],
       slots: [slots.snap],
+      adjusts: ['flange'],
       values: ['runBtdc', 'lagDeg', 'magnetoRatio'],
       surface: 'snap',
       acts: ['turns-crank']
@@ -185,6 +186,7 @@ export const magneto = sheet({
       hazards: ['barring-tool', 'overtorque'],
       needs: ['snap-proved'],
       slots: [slots['flange-torque'], slots['snap-after']],
+      adjusts: ['flange-screws'],
       values: ['magnetoTorqueNm'],
       surface: 'snap',
       acts: ['draws-flange', 'turns-crank']

@@ -28,6 +28,22 @@ export const fixedU = (g: Gauge): number => g.accuracy / Math.sqrt(3);
  */
 export const gaugeU = (g: Gauge): number => together(stepU(g), fixedU(g));
 
+/**
+ * A gauge whose readings are typed in coarser steps than it shows. Rounding scatters the readings, and the mean of many is
+ * still off by what scattering does not even out: for steps T and a hand of scatter σ about T/√12·exp(−2π²(σ/T)²), nearly the
+ * whole step where the hand is steady and next to nothing where it scatters by a third of a step (Widrow and Kollár,
+ * Quantization Noise, 2008, uniform quantiser with Gaussian input).
+ * @param step what the readings are typed in, same unit
+ */
+export function typedInSteps(g: Gauge, step: number): Gauge {
+  if (g.scatter === undefined) return { ...g, resolution: step };
+  const rounding = step / Math.sqrt(12);
+  // a scatter that was learnt from typed readings has the rounding in it; without more knowledge it is taken so
+  const steady = Math.sqrt(Math.max(0, g.scatter ** 2 - rounding ** 2));
+  const left = step * Math.exp(-2 * Math.PI ** 2 * (steady / step) ** 2);
+  return { ...g, resolution: Math.max(g.resolution, left), scatter: Math.hypot(steady, rounding) };
+}
+
 export interface HandU {
   /** standard uncertainty of the mean by scatter, stretched so that twice it is a 95 % half-width; 0 where it is not known */
   u: number;

@@ -26,14 +26,14 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
         c.sheet.steps.find((s) => s.surface === 'tdc')?.id,
         () => c.works.fit
       ),
-    mark: (c) =>
-      c.sheet.steps.some((s) => s.surface === 'tdc') ? markError(c.works.tdc, c.engine) : earlierMark(c.engine),
+    mark: (c) => markOf(c),
     walk: (c) => walk(c),
     signs: (c) => c.works.walk.signs,
     evidence: (c) => c.works.walk.evidence,
     crank: (c) => c.works.walk.place,
     placeAt: (c) => (seq: number) => walk(c, seq).place
   },
+  corrects: (c) => c.works.mark,
   // the wheel no longer tells the stroke: what rested on it falls
   falls: (c) => (turnsOpen(c) ? ['compression-confirmed', 'crank-at-reference'] : []),
   surfaces,
@@ -54,6 +54,16 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
   doubts,
   replays
 };
+
+/**
+ * The mark's error: as this job found it; on a sheet that looks for TDC in any case nothing before that, else as an earlier
+ * job proved it.
+ */
+function markOf(c: CrankContext) {
+  if (c.works.tdc.found) return markError(c.works.tdc, c.engine);
+  const always = c.sheet.steps.some((s) => s.surface === 'tdc' && s.onlyIf === undefined);
+  return always ? null : earlierMark(c.engine, c.r.last?.at ?? null);
+}
 
 /** Signs were given, and they are one alone. */
 const oneSign = (c: CrankContext): boolean => c.works.signs.length === 1;

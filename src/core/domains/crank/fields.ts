@@ -46,6 +46,18 @@ export const fields = [
     example: '180 mm'
   }),
   field({
+    name: 'damperRing',
+    label: 'Damper',
+    group: 'Crank and piston',
+    kind: 'choice',
+    choices: [
+      { id: 'rubber', label: 'ring on rubber' },
+      { id: 'solid', label: 'in one piece' }
+    ],
+    example: 'ring on rubber',
+    help: 'A ring on rubber can creep round its hub and take the mark with it.'
+  }),
+  field({
     name: 'ringGearTeeth',
     label: 'Ring-gear teeth',
     group: 'Crank and piston',

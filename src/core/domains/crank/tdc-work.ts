@@ -4,7 +4,7 @@ import { isTdcMethod, type TdcMethod } from '../../calculations/tdc/tdc-methods.
 import { tdcDwell, type Dwell } from '../../calculations/tdc/tdc-dwell.ts';
 import type { CalcError } from '../../errors/result.ts';
 import { gaugeCombine } from '../../calculations/gauge/gauge-combine.ts';
-import { repeatedU, type Gauge } from '../../calculations/gauge/hand.ts';
+import { repeatedU, stepU, type Gauge } from '../../calculations/gauge/hand.ts';
 import { lastGaugeOf } from '../../job/readings.ts';
 import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
 import { lastMarkOf, sliderOf, type Engine } from '../../engine/engine.ts';
@@ -44,6 +44,8 @@ export interface TdcWork {
   tops: Reading[];
   fit: FitWork | null;
   dwell: Dwell | null;
+  /** standard uncertainty of setting the wheel to zero on the mark: anywhere within half of its divisions; degrees */
+  uZeroDeg: number;
 }
 
 /** The figures each method asks for. */
@@ -92,7 +94,8 @@ export function tdcWork(
     pairs: null,
     tops: method === 'highest' || method === 'rod' ? of('top') : [],
     fit: null,
-    dwell: dwellOf(slider, dial, wheel)
+    dwell: dwellOf(slider, dial, wheel),
+    uZeroDeg: wheel ? stepU(wheel) : 0
   };
   if (method === 'pairs' || method === 'stop') {
     const p = pairsWork(before, after, {

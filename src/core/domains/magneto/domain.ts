@@ -4,18 +4,28 @@ import type { CrankWorks } from '../crank/works.ts';
 import { settled } from './figures.ts';
 import { magnetoWork } from './magneto-work.ts';
 import type { MagnetoVocabulary } from './vocabulary.ts';
-import { couplingHeadline, couplingOpen, lagText, runHeadline, runOpen, snapHeadline, snapOpen } from './words.ts';
+import {
+  couplingHeadline,
+  couplingOpen,
+  lagText,
+  runAdvice,
+  runHeadline,
+  runOpen,
+  snapAdvice,
+  snapHeadline,
+  snapOpen
+} from './words.ts';
 import type { MagnetoState, MagnetoWorks } from './works.ts';
 
 /** A magneto with an impulse coupling: its drive, its snap, its running spark. */
 export const domain: Domain<MagnetoWorks & CrankWorks, MagnetoVocabulary['school']> = {
   name: 'magneto',
   needs: [crank],
-  works: { magneto: (c) => magnetoWork(c.engine, c.r) },
+  works: { magneto: (c) => magnetoWork(c.engine, c.r, c.works.mark) },
   surfaces: {
     coupling: { headline: (s) => couplingHeadline(s), open: (s) => couplingOpen(s) },
-    snap: { headline: snapHeadline, open: snapOpen },
-    'run-spark': { headline: (s) => runHeadline(s), open: (s) => runOpen(s) }
+    snap: { headline: snapHeadline, open: snapOpen, advice: snapAdvice },
+    'run-spark': { headline: (s) => runHeadline(s), open: (s) => runOpen(s), advice: (s) => runAdvice(s) }
   },
   schools: {
     'magneto-marks': () => ({ option: 'coupling', because: 'a mark proves nothing before its partner is seen' }),

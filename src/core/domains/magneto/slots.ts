@@ -1,4 +1,7 @@
+import type { Limits } from '../../job/run-sheet.ts';
 import { slotsOf } from '../../job/vocabulary.ts';
+
+const snapLimits = { least: 'snapMinBtdc', most: 'snapMaxBtdc', target: 'magnetoRefBtdc' } satisfies Limits;
 
 export const slots = slotsOf({
   'drive-stands': {
@@ -15,6 +18,11 @@ export const slots = slotsOf({
     repeats: true,
     combine: 'mean',
     sought: true,
+    // an ear tells the snap to less than half a degree: a rule of thumb
+    seekU: 0.4,
+    of: 'flange',
+    onMark: true,
+    limits: snapLimits,
     required: true
   },
   'snap-after': {
@@ -23,9 +31,13 @@ export const slots = slotsOf({
     gauge: 'wheel',
     repeats: true,
     combine: 'mean',
-    sought: true
+    sought: true,
+    seekU: 0.4,
+    of: 'flange-screws',
+    onMark: true,
+    limits: snapLimits
   },
-  'flange-torque': { label: 'flange, torque', quantity: 'torque', gauge: 'torque', combine: 'last' },
+  'flange-torque': { label: 'flange, torque', quantity: 'torque', gauge: 'torque', combine: 'last', of: 'flange-screws' },
   'run-rpm': {
     label: 'engine speed at that reading',
     quantity: 'speed',
@@ -39,6 +51,9 @@ export const slots = slotsOf({
     gauge: 'strobe',
     repeats: true,
     combine: 'mean',
+    of: 'flange-screws',
+    onMark: true,
+    limits: { least: 'runMinBtdc', most: 'runMaxBtdc', target: 'runBtdc' },
     required: true
   }
 });

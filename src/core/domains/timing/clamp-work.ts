@@ -1,6 +1,11 @@
 import { numberOf } from './vocabulary.ts';
 import { settledOf } from '../../job/readings.ts';
 import { torqueLeft, torqueOf, torqueText, type Torque } from '../../job/torque.ts';
+import { judgedSlot, type Judged } from '../../job/judged.ts';
+import type { Reading } from '../../job/replayed.ts';
+import { judgedBy, plusMinus } from '../../job/texts.ts';
+import { timingLimits, timingPm } from '../../units/format.ts';
+import { slots } from './slots.ts';
 import type { TimingState } from './works.ts';
 
 /** The clamp brought to its torque: how it compares with what is wanted, and whether the timing moved by it. */
@@ -9,36 +14,53 @@ export interface ClampWork {
   torque: Torque | null;
   /** timing after less timing before the clamp was tightened, degrees of the crank, by the same mark. Null until read */
   moved: { deg: number; u: number; real: boolean } | null;
+  /** the timing as it stands with the clamp tight, the mark's error taken off, against its limits; null until read */
+  stands: Judged | null;
 }
 
-/** Both by the readings of the step and of the strobe's latest setting: the mark's error is in both and drops out. */
+/**
+ * By the readings since the clamp was tightened and the strobe's latest setting: the mark's error is in both and drops out.
+ * What was read before the housing or the clamp was touched again is of an earlier setting and says nothing of this one.
+ */
 export function clampWork(state: TimingState): ClampWork {
   const strobe = state.sheet.steps.findLast((s) => s.role === 'strobe');
   const before = strobe ? state.work.timing[strobe.id]?.latest : null;
-  const after = settledOf(state.readings, 'after-clamp');
-  const deg = before && after ? after.value - before.readBtdc : null;
+  const now = state.readings.filter((r) => !r.setting?.earlier);
+  const after = settledOf(now, 'after-clamp');
+  const deg = before && !before.earlier && after ? after.value - before.readBtdc : null;
   const u = before && after ? Math.hypot(before.uReading, after.u) : 0;
   return {
-    torque: clampTorque(state),
-    moved: deg === null ? null : { deg, u, real: Math.abs(deg) > 2 * u + 1e-9 }
+    torque: clampTorque(state, now),
+    moved: deg === null ? null : { deg, u, real: Math.abs(deg) > 2 * u + 1e-9 },
+    stands: judgedSlot(state.engine, now, slots['after-clamp'], state.correction)
   };
 }
 
-function clampTorque(state: TimingState): Torque | null {
+function clampTorque(state: TimingState, now: readonly Reading[]): Torque | null {
   const wantedNm = numberOf(state.engine, 'clampTorqueNm');
-  const last = state.readings.findLast((r) => r.slot === 'torque');
+  const last = now.findLast((r) => r.slot === 'torque');
   return last && wantedNm !== undefined ? torqueOf(last, wantedNm) : null;
 }
 
 const CLAMP = 'torque of the clamp';
 
+/** Out, or too close to call and nearer to a limit than to what is aimed at: then it is worth setting again. */
+function offCentre({ value, min, max, target, verdict }: Judged): boolean {
+  if (!verdict || verdict.state === 'in') return false;
+  if (verdict.state === 'out' || target === null) return verdict.state === 'out';
+  const room = Math.min((max ?? Infinity) - target, target - (min ?? -Infinity));
+  return Math.abs(value - target) > room / 2;
+}
+
 /** The finding of the step; null before anything was read. */
 export function clampHeadline(state: TimingState): string | null {
-  const { torque, moved } = clampWork(state);
+  const { torque, moved, stands } = clampWork(state);
+  if (moved?.real)
+    return `Tightening moved the timing ${Math.abs(moved.deg).toFixed(1)}° ${moved.deg > 0 ? 'earlier' : 'later'}: set it again`;
+  if (stands && offCentre(stands))
+    return `With the clamp tight it stands at ${timingPm(stands.value, stands.u)}, ${judgedBy(stands.verdict!.state, timingLimits(stands.min, stands.max))}: set it again`;
   if (moved)
-    return moved.real
-      ? `Tightening moved the timing ${Math.abs(moved.deg).toFixed(1)}° ${moved.deg > 0 ? 'earlier' : 'later'}: set it again`
-      : 'The timing did not move while the clamp was tightened';
+    return `The timing did not move by more than can be read, ${plusMinus(moved.u, 1)}°, while the clamp was tightened`;
   if (!torque) return null;
   const then = {
     reached: ': start it and read the timing again',
@@ -52,8 +74,11 @@ export function clampHeadline(state: TimingState): string | null {
 
 /** What the step leaves open. */
 export function clampOpen(state: TimingState): string | null {
-  const { torque, moved } = clampWork(state);
+  const { torque, moved, stands } = clampWork(state);
   const left = torque && torqueLeft(torque, CLAMP);
   if (left) return left;
-  return moved?.real ? 'tightening the clamp has moved the timing' : null;
+  if (moved?.real) return 'tightening the clamp has moved the timing';
+  return stands && offCentre(stands)
+    ? `with the clamp tight the timing is ${stands.verdict!.state === 'out' ? 'outside its limits' : 'near its limit, too close to call'}`
+    : null;
 }

@@ -12,6 +12,8 @@ const setting = (label: string, gauge: 'wheel' | 'strobe', more: { required?: bo
     repeats: true,
     also: ['again'],
     combine: 'mean',
+    of: 'housing',
+    onMark: true,
     limits: initial,
     ...more
   }) as const;
@@ -47,17 +49,22 @@ export const slots = slotsOf({
     gauge: 'strobe',
     repeats: true,
     combine: 'mean',
+    of: 'housing',
+    onMark: true,
     required: true,
     limits: { most: 'totalMaxBtdc' },
     figure: 'total-read'
   },
-  torque: { label: 'clamp bolt', quantity: 'torque', gauge: 'torque' },
+  torque: { label: 'clamp bolt', quantity: 'torque', gauge: 'torque', combine: 'last', of: 'clamp' },
   'after-clamp': {
     label: 'strobe on the mark, clamp at torque',
     quantity: 'timing',
     gauge: 'strobe',
     repeats: true,
-    combine: 'mean'
+    combine: 'mean',
+    of: 'clamp',
+    onMark: true,
+    limits: initial
   },
   fires: setting('trigger fires, read on the wheel', 'wheel'),
   'fires-edge': setting('tooth at its pole, read on the wheel', 'wheel'),

@@ -103,6 +103,7 @@ export const indexHousing = (u: Use): Step =>
       slots: firingSlots,
       schools: ['reference-angle', 'trigger'],
       role: 'at-rest',
+      adjusts: ['housing'],
       surface: 'timing',
       acts: ['indexes'],
       values: ['staticBtdc', 'rotorDirection', 'ratio']
@@ -251,6 +252,7 @@ export const strobeInitial = (u: Use): Step =>
       needs: ['engine-running', 'strobe-connected', 'clamp-snug'],
       slots: [slots.strobe],
       role: 'strobe',
+      adjusts: ['housing'],
       surface: 'timing',
       acts: ['reads-initial', 'runs-on'],
       values: ['staticBtdc', 'rotorDirection', 'ratio']
@@ -292,6 +294,7 @@ export const totalSet = (u: Use): Step =>
       needs: ['engine-running', 'strobe-connected'],
       acts: ['runs-on'],
       slots: [slots['total-read']],
+      adjusts: ['housing'],
       surface: 'judged',
       onlyIf: {
         fact: 'setByTotal',
@@ -318,6 +321,7 @@ export const clampFinal = (u: Use): Step =>
       clears: ['engine-running', 'ignition-live'],
       needs: ['base-timing-set'],
       slots: [slots.torque, slots['after-clamp']],
+      adjusts: ['clamp'],
       surface: 'clamp',
       acts: ['clamps-final']
     },

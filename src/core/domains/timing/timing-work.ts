@@ -1,13 +1,15 @@
 import type { Verdict } from '../../calculations/verdict/verdict.ts';
-import { verdict } from '../../calculations/verdict/verdict.ts';
+import { verdict as judgedVerdict } from '../../calculations/verdict/verdict.ts';
 import { gaugeCombine } from '../../calculations/gauge/gauge-combine.ts';
-import type { Gauge } from '../../calculations/gauge/hand.ts';
+import { fixedU, handUWithMore, stepU, type Gauge } from '../../calculations/gauge/hand.ts';
 import { staticGain } from '../../calculations/static-timing/static-gain.ts';
 import { staticAdjust, type HousingMove } from '../../calculations/static-timing/static-adjust.ts';
 import type { Engine } from '../../engine/engine.ts';
-import { limitsOf } from '../../job/judged.ts';
-import { byLastGauge, gaugeOf } from '../../job/readings.ts';
-import type { RunSheet, Slot } from '../../job/run-sheet.ts';
+import { limitsOf, markU } from '../../job/judged.ts';
+import { byLastGauge, gaugeOfAll } from '../../job/readings.ts';
+import { isOf, type RunSheet, type Slot } from '../../job/run-sheet.ts';
+import { adviseSetting, type Advice } from '../../job/setting-advice.ts';
+import { bySetting } from '../../job/settings.ts';
 import { slotOfWay } from './slot-of-way.ts';
 import { choiceOf, numberOf } from './vocabulary.ts';
 import type { MarkError } from '../crank/mark-work.ts';
@@ -32,7 +34,11 @@ export interface SettingRow {
   /** rim scale at this setting, mm */
   rimMm: number | null;
   verdict: Verdict | null;
+  /** what to do about it: turn, read again, or leave it */
+  advice: Advice;
   move: HousingMove | null;
+  /** the housing was turned since, or may be: the step was opened again */
+  earlier: boolean;
 }
 
 export interface TimingWork {
@@ -72,8 +78,8 @@ export function timings(
 }
 
 /**
- * Timing readings of a step, grouped by setting of the housing: the first slot begins a new setting, its `-again`
- * slot repeats the last. Each mean is corrected for the mark's error, judged, and turned into a housing move.
+ * Timing readings of a step, grouped by setting of the housing. Each mean is corrected for the mark's error, judged, and
+ * turned into a housing move.
  */
 export function timingWork(
   engine: Engine,
@@ -85,13 +91,9 @@ export function timingWork(
 ): TimingWork {
   const { target: targetBtdc, min: minBtdc, max: maxBtdc } = limitsOf(engine, kind);
   const { slot } = kind;
-  const groups: Reading[][] = [];
-  for (const r of readings) {
-    if (r.step !== stepId || (r.slot !== slot && r.slot !== `${slot}-again`)) continue;
-    if (r.slot === slot || groups.length === 0) groups.push([r]);
-    else groups[groups.length - 1]!.push(r);
-  }
-  const rows = groups.map((g, k) => setting(k + 1, g, engine, mark, { targetBtdc, minBtdc, maxBtdc }));
+  const groups = bySetting(readings.filter((r) => r.step === stepId && isOf(slot, r.slot, ['again'])));
+  const of = { kind, mark, targetBtdc, minBtdc, maxBtdc };
+  const rows = groups.map((g, k) => setting(k + 1, g, engine, of));
   for (const [k, row] of rows.entries()) row.rimMm = rimAt(readings, stepId, groups[k]!, groups[k + 1]);
   const latest = rows[rows.length - 1] ?? null;
   return {
@@ -104,7 +106,7 @@ export function timingWork(
     targetBtdc,
     minBtdc,
     maxBtdc,
-    nextIsRepeat: latest !== null && latest.verdict?.state !== 'out'
+    nextIsRepeat: latest !== null && latest.advice !== 'turn' && !latest.earlier
   };
 }
 
@@ -148,20 +150,28 @@ function rimAt(
   return rim?.value ?? null;
 }
 
-interface Limits {
+interface Of {
+  kind: Slot;
+  mark: MarkError | null;
   targetBtdc: number | null;
   minBtdc: number | null;
   maxBtdc: number | null;
 }
 
-function setting(n: number, readings: Reading[], engine: Engine, mark: MarkError | null, lim: Limits): SettingRow {
+function setting(n: number, readings: Reading[], engine: Engine, of: Of): SettingRow {
+  const { kind, mark } = of;
   const counted = byLastGauge(readings);
-  const gauge = gaugeOf(counted[0]!);
-  const all = gaugeCombine({ readings: counted.map((r) => r.value), gauge });
-  const uMark = mark?.uDeg ?? 0;
+  const gauge = gaugeOfAll(counted);
+  const values = counted.map((r) => r.value);
+  const all = gaugeCombine({ readings: values, gauge });
+  const uMark = mark ? markU(mark, kind.gauge) : 0;
   const btdc = all.mean - (mark?.errorDeg ?? 0);
   const uDeg = Math.hypot(all.u, uMark);
-  const judged = mark !== null && (lim.minBtdc !== null || lim.maxBtdc !== null);
+  const judged = mark !== null && (of.minBtdc !== null || of.maxBtdc !== null);
+  const verdict = judged ? judgedVerdict(btdc, uDeg, of.minBtdc, of.maxBtdc, all.scatterUnknown) : null;
+  const uHand = Math.sqrt(Math.max(0, all.u ** 2 - fixedU(gauge) ** 2));
+  const uMore = Math.hypot(Math.max(handUWithMore(all.s, values.length, gauge), stepU(gauge)), fixedU(gauge), uMark);
+  const limits = { min: of.minBtdc, max: of.maxBtdc, target: mark ? of.targetBtdc : null };
   return {
     n,
     readings,
@@ -173,8 +183,10 @@ function setting(n: number, readings: Reading[], engine: Engine, mark: MarkError
     uMark,
     gauge,
     rimMm: null,
-    verdict: judged ? verdict(btdc, uDeg, lim.minBtdc, lim.maxBtdc, all.scatterUnknown) : null,
-    move: housingMove(engine, btdc, lim.targetBtdc)
+    verdict,
+    advice: adviseSetting({ value: btdc, u: uDeg, n: values.length, uHand, uMore }, verdict, limits),
+    move: mark ? housingMove(engine, btdc, of.targetBtdc) : null,
+    earlier: readings[readings.length - 1]!.setting?.earlier ?? false
   };
 }
 

@@ -6,28 +6,40 @@ import { biasOf } from './bias.ts';
 import type { SettingRow } from './timing-work.ts';
 import type { TimingState } from './works.ts';
 
-/** How the housing must be turned for a reading: `Turn the housing anticlockwise (from above) 1.4°, 1.01 mm at the rim`. */
+/**
+ * How the housing must be turned for a reading: `Turn the housing anticlockwise (from above) 1.4°, 1.01 mm at the rim`. Null
+ * where that is not known, or the mark it was read on was never proved.
+ */
 export function housingText(row: SettingRow, len: LengthText): string | null {
   const m = row.move;
   if (!m) return null;
-  if (m.turn === 'none') return 'The housing stands right. Leave it.';
+  if (row.advice === 'leave' || m.turn === 'none') return 'The housing stands where it is aimed, as near as it can be read. Leave it.';
   const rim = m.rimMm === undefined ? '' : `, ${len(m.rimMm, 2)} at the rim`;
   return `Turn the housing ${turnWord(m.turn)} (from above) ${m.housingDeg.toFixed(2)}°${rim}`;
 }
 
 export function timingHeadline(state: TimingState, v: StepView, len: LengthText): string | null {
   const { latest, markKnown, minBtdc, maxBtdc } = state.work.timing[v.step.id]!;
-  const judged = latest?.verdict?.state;
-  if (!latest) return null;
-  if (judged === undefined || judged === 'out') return housingText(latest, len);
+  if (!latest || latest.earlier) return null;
   const stands = timingPm(latest.btdc, latest.uDeg);
-  const by = judgedBy(judged, timingLimits(minBtdc, maxBtdc));
-  if (judged === 'unsure') return `Leave the housing as it stands and narrow the doubt: ${stands} is ${by}`;
-  return `${stands}${markKnown ? ' with the mark\u2019s error taken off' : ''}: ${by}`;
+  if (!markKnown)
+    return `${stands} as the mark reads: no job has proved this mark, so nothing is set or judged by it. Prove it first`;
+  const judged = latest.verdict?.state;
+  const by = judged ? `: ${judgedBy(judged, timingLimits(minBtdc, maxBtdc))}` : '';
+  const how = latest.advice === 'turn' ? housingText(latest, len) : null;
+  if (how) return judged === 'out' || judged === undefined ? how : `${how}, to the middle. ${stands}${by}`;
+  if (judged === undefined) return housingText(latest, len);
+  if (judged === 'in') return `${stands} with the mark\u2019s error taken off${by}`;
+  return latest.advice === 'limit'
+    ? `Leave the housing: it stands in the middle, ${stands}${by}. No further reading with this gauge decides it`
+    : `Leave the housing as it stands and narrow the doubt, read it again: ${stands}${by}`;
 }
 
 export function timingOpen(state: TimingState, v: StepView): string | null {
-  const judged = state.work.timing[v.step.id]?.latest?.verdict?.state;
+  const t = state.work.timing[v.step.id];
+  if (t?.latest?.earlier) return 'it was not read since the housing was turned';
+  if (t?.latest && !t.markKnown) return 'no job has proved the mark that it was read on';
+  const judged = t?.latest?.verdict?.state;
   if (judged === undefined || judged === 'in') return null;
   return judged === 'out' ? 'the last reading is outside the limits' : 'the last reading is too close to call';
 }
