@@ -83,6 +83,8 @@ export interface WorkContext<W = any, S extends string = any> {
   r: Replayed;
   schools: Record<S, ChosenSchool>;
   works: W;
+  /** what a slot is aimed at on this job; undefined: at the data sheet's target */
+  aim: (slot: string) => number | undefined;
 }
 
 /** A figure that was typed, while it may still be doubted. */
@@ -140,8 +142,14 @@ export interface Domain<W = any, S extends string = any> {
   repeats?: (state: JobState<W, S>) => RepeatGroup[];
   /** rules that follow from a figure, not from a state that was said */
   interlocks?: (c: WorkContext<W, S>) => string[];
+  /** questions that what is known answers, until somebody answers them; undefined: not known */
+  answers?: (c: WorkContext<W, S>) => Readonly<Record<string, boolean | undefined>>;
+  /** states that hold by what is known, without a step that gives them */
+  gives?: (c: WorkContext<W, S>) => readonly string[];
   /** states that what was measured takes back, whatever was said */
   falls?: (c: WorkContext<W, S>) => readonly string[];
+  /** what a slot is aimed at on this job, where that is not the data sheet's target: by slot */
+  aims?: (c: WorkContext<W, S>) => Readonly<Record<string, number | null>>;
   /** the error of the mark that readings are taken on; undefined: it knows of none, null: it was never proved */
   corrects?: (c: WorkContext<W, S>) => Correction | null | undefined;
   /** what is improbable about a figure, as a question to ask once; by slot */

@@ -102,7 +102,8 @@ function worstOf(engine: Engine, slot: Slot, mine: readonly Reading[]): Reading 
 }
 
 /** The doubt of a figure without that of the mark it was read on. */
-export const settledU = (j: Judged): number => (j.uMark === undefined ? j.u : Math.sqrt(Math.max(0, j.u ** 2 - j.uMark ** 2)));
+export const settledU = (j: Judged): number =>
+  j.uMark === undefined ? j.u : Math.sqrt(Math.max(0, j.u ** 2 - j.uMark ** 2));
 
 /** A judged figure as advice on a setting needs it: which share of its doubt further readings narrow. */
 export function asRead(readings: readonly Reading[], slot: Slot, j: Judged): Read {
@@ -193,7 +194,8 @@ export function judgedFigures(state: JobState): SettledFigure[] {
   const out = new Map<string, SettledFigure>();
   for (const step of state.sheet.steps)
     for (const slot of step.slots) {
-      const judged = slot.figure === undefined ? null : judgedSlot(state.engine, state.readings, slot, state.correction);
+      const judged =
+        slot.figure === undefined ? null : judgedSlot(state.engine, state.readings, slot, state.correction);
       if (!judged || out.has(slot.figure!)) continue;
       const { value, u, n, min, max, target } = judged;
       out.set(slot.figure!, {

@@ -7,7 +7,7 @@ import type { Act } from './acts.ts';
 import type { RunSheet, Step } from './run-sheet.ts';
 import type { PartKind } from '../tray/part-kinds.ts';
 import { settleReadings, thingOf, type Ended } from './settings.ts';
-import type { Thing } from './things.ts';
+import { withThing, type Thing } from './things.ts';
 import { isRunning } from './running-count.ts';
 
 type Written = Exclude<JobEvent, { kind: 'undo' | 'amend' }>;
@@ -30,6 +30,7 @@ export function replay(
     signLog: [],
     went: [],
     settings: new Map(),
+    turnedSeq: new Map(),
     facts: answered(sheet, engine),
     overrides: [],
     remarks: [],
@@ -40,6 +41,7 @@ export function replay(
     happened: [],
     seen: new Map(),
     undone,
+    began: log[0]?.at ?? null,
     last: log[log.length - 1] ?? null
   };
   const steps = new Map(sheet.steps.map((s) => [s.id, s]));
@@ -76,6 +78,7 @@ export function replay(
     }
   }
   r.settings = settleReadings(sheet, r.readings, ended, said);
+  r.turnedSeq = new Map(ended.flatMap((e) => withThing(e.thing).map((t) => [t, e.seq])));
   return r;
 }
 
@@ -94,7 +97,10 @@ function ends(e: Written, step: Step | undefined): Ended[] {
       return all(step?.adjusts ?? [], 'done');
     case 'done':
       // where its own figures are of the thing, it is read after the turn; else the turn is the step
-      return all((step?.adjusts ?? []).filter((t) => !step!.slots.some((s) => s.of === t)), 'done');
+      return all(
+        (step?.adjusts ?? []).filter((t) => !step!.slots.some((s) => s.of === t)),
+        'done'
+      );
     case 'take':
       return all(SET_BY_PART[e.part] ? [SET_BY_PART[e.part]!] : [], 'done');
     case 'lift':

@@ -59,6 +59,8 @@ export interface Replayed {
   went: EventOf<'went'>[];
   /** the setting that each thing has now, counted from 1 */
   settings: ReadonlyMap<Thing, number>;
+  /** the number of the last event that turned each thing; what was read before it is of an earlier setting */
+  turnedSeq: ReadonlyMap<Thing, number>;
   facts: Map<string, boolean>;
   overrides: EventOf<'override'>[];
   remarks: EventOf<'remark'>[];
@@ -74,5 +76,7 @@ export interface Replayed {
   /** states that were said by hand with what was seen, by flag */
   seen: Map<string, EventOf<'say'>>;
   undone: Set<string>;
+  /** the first line of the log that was not taken back: when the job was begun; null while nothing is in it */
+  began: string | null;
   last: JobEvent | null;
 }

@@ -34,10 +34,13 @@ export function jobState<W = any, S extends string = any>(
   const all = withNeeded(domains);
   const r = replay(sheet, engine, log, all);
   const schools = chosenSchools(all, engine, r);
-  const context: WorkContext = { sheet, engine, r, schools, works: null };
+  const aim = (slot: string) => all.map((d) => d.aims?.(context)[slot]).find((x) => x != null) ?? undefined;
+  const context: WorkContext = { sheet, engine, r, schools, works: null, aim };
   context.works = worksOf(context, all);
-  const fallen = new Set(all.flatMap((d) => d.falls?.(context) ?? []));
-  const flags = new Set([...r.flags].filter(([f, on]) => on && !fallen.has(f)).map(([f]) => f));
+  for (const d of all)
+    for (const [fact, known] of Object.entries(d.answers?.(context) ?? {}))
+      if (known !== undefined && !r.facts.has(fact)) r.facts.set(fact, known);
+  const flags = flagsOf(context, all);
   const steps = stepViews(sheet, r, flags);
   const current = steps.findIndex((s) => s.state === 'repeat' || s.state === 'open' || s.state === 'blocked');
   const counted = steps.filter((s) => s.state !== 'not-needed');
@@ -66,6 +69,14 @@ export function jobState<W = any, S extends string = any>(
     },
     closed
   };
+}
+
+/** The states that hold: those that were given, and those that hold by what is known, less those that it takes back. */
+function flagsOf(context: WorkContext, domains: readonly Domain[]): Set<string> {
+  const on = new Set([...context.r.flags].filter(([, is]) => is).map(([f]) => f));
+  for (const d of domains) for (const f of d.gives?.(context) ?? []) on.add(f);
+  for (const d of domains) for (const f of d.falls?.(context) ?? []) on.delete(f);
+  return on;
 }
 
 /** The error of the mark that this job reads on: of the domain that knows most of it, which is named last. */

@@ -1,6 +1,7 @@
 import { slots as curveSlots } from '../domains/curves/slots.ts';
 import { loadProved, searchTray, targetsSet } from '../domains/recurve/steps.ts';
 import { BY_DISTRIBUTOR, curves, engine, sheet, step, timing } from './authoring.ts';
+import { proveMark } from './prove-mark.ts';
 
 const FOUND = 'The curve as it was found';
 const CHOOSE = 'Target, springs and stop';
@@ -23,6 +24,7 @@ export const recurve = sheet({
       say: 'Check limits, idle, total, and which springs and stop are in now.',
       values: ['staticBtdc', 'rotorDirection', 'ratio', 'advanceBand', 'totalMaxBtdc', 'idleRpm']
     }),
+    ...proveMark(FOUND),
     engine.secure({ id: 'secure', phase: FOUND }),
     curves.weightsFree({ id: 'free', phase: FOUND }),
     timing.strobeOn({ id: 'strobe-on', phase: FOUND }),

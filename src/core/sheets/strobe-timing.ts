@@ -1,4 +1,5 @@
 import { BY_DISTRIBUTOR, curves, engine, sheet, step, timing } from './authoring.ts';
+import { proveMark } from './prove-mark.ts';
 
 const READY = 'Make ready';
 const BASE = 'Initial timing';
@@ -32,6 +33,7 @@ export const strobeTiming = sheet({
       hazards: ['rotating'],
       mustBeOff: ['engine-running']
     }),
+    ...proveMark(READY),
     engine.secure({ id: 'secure', phase: READY }),
     timing.strobeOn({ id: 'strobe-on', phase: READY }),
     timing.hoseOff({ id: 'hose', phase: READY }),

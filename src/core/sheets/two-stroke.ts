@@ -157,6 +157,7 @@ export const twoStroke = sheet({
       hazards: ['rotating', 'hv-ignition', 'kickback'],
       needs: ['marks-complete', 'fuel-disabled'],
       slots: [slots['stop-turns'], slots['stop-spark']],
+      adjusts: ['stop-screw'],
       values: ['fullAdvanceBtdc'],
       surface: 'stop-screw',
       acts: ['sets-stop', 'cranks-by-power']
@@ -176,8 +177,9 @@ export const twoStroke = sheet({
       sets: ['full-advance-set'],
       needs: ['arm-on-stop', 'fuel-disabled'],
       slots: [slots['stop-again']],
+      adjusts: ['stop-screw'],
       values: ['fullAdvanceMinBtdc', 'fullAdvanceMaxBtdc'],
-      surface: 'judged',
+      surface: 'stop-locked',
       acts: ['sets-stop', 'cranks-by-power']
     }),
     step({
@@ -243,6 +245,7 @@ export const twoStroke = sheet({
       hazards: ['rotating', 'noise'],
       needs: ['engine-running', 'full-advance-set'],
       slots: [slots['idle-timing']],
+      adjusts: ['link-rod'],
       values: ['idleTimingMinBtdc', 'idleTimingMaxBtdc'],
       surface: 'judged',
       acts: ['sets-idle']
@@ -260,6 +263,7 @@ export const twoStroke = sheet({
       hazards: ['rotating', 'exhaust'],
       needs: ['engine-running', 'full-advance-set'],
       slots: [slots['idle-two']],
+      adjusts: ['idle-screw'],
       values: ['idleMinRpm', 'idleMaxRpm'],
       schools: ['idle-by'],
       surface: 'judged',

@@ -40,30 +40,7 @@ export const verifyMarks = sheet({
       hazards: ['rotating'],
       slots: [{ slot: 'runout', label: 'wobble at the rim', quantity: 'length', gauge: 'dial' }]
     }),
-    step({
-      id: 'quick',
-      phase: FIND,
-      title: 'Mark looked at with a soft probe',
-      say: 'Number one near its top on the mark, a soft probe through the plug hole: turn a little either way by hand and see where it stands highest.',
-      why: 'A mark that is grossly wrong shows at once, before wheel and dial go on.',
-      accept: 'Highest near the mark: it is measured all the same.',
-      ifSkipped: 'The wrong groove is measured to a tenth of a degree.',
-      tools: ['soft probe', 'bar'],
-      minutes: 4,
-      hazards: ['pinch-plughole', 'barring-tool'],
-      needs: ['plugs-out', 'battery-isolated'],
-      acts: ['turns-crank'],
-      choices: [
-        {
-          id: 'mark-quick',
-          question: 'It stands highest',
-          options: [
-            { id: 'near', label: 'near the mark' },
-            { id: 'off', label: 'plainly off it: another mark, or a ring that walked' }
-          ]
-        }
-      ]
-    }),
+    crank.markQuick({ id: 'quick', phase: FIND }),
     crank.wheelOn({ id: 'wheel', phase: FIND }),
     crank.trueTdc({ id: 'tdc', phase: FIND }),
     crank.probeOut({ id: 'probe-out', phase: FIND }),

@@ -47,7 +47,11 @@ export function crankPlan(i: Input): CrankPlan {
   const thenCheckStroke = !i.strokeKnown && i.cycleDeg === 720;
   if (i.backOnly) {
     const travel = -mod(i.currentDeg - i.targetDeg, 360);
-    return { steps: travel === 0 ? [] : [step(i, i.currentDeg, travel, thenCheckStroke)], totalDeg: -travel, thenCheckStroke };
+    return {
+      steps: travel === 0 ? [] : [step(i, i.currentDeg, travel, thenCheckStroke)],
+      totalDeg: -travel,
+      thenCheckStroke
+    };
   }
   let forward = mod(i.targetDeg - i.currentDeg, period);
   const slack = slackTaken(i.backlashDeg);

@@ -16,5 +16,8 @@ export const crankPlanInput = z.strictObject({
   view,
   ringGearTeeth: wholeFromOne.optional(),
   turnsOn: wholeFromOne.optional().describe('whole turns forward on the way, at least'),
-  backOnly: z.boolean().optional().describe('the way forward is blocked by a positive stop: back round to its other flank')
+  backOnly: z
+    .boolean()
+    .optional()
+    .describe('the way forward is blocked by a positive stop: back round to its other flank')
 });

@@ -35,6 +35,8 @@ interface Question {
   at: Float64Array;
   limits: Input['limits'];
   initial: Input['initial'];
+  /** a jump over no more than this is none, degrees */
+  snapOver: number;
 }
 
 /** The curve of one pair of springs on the grid; rpm is the running maximum. */
@@ -42,6 +44,8 @@ interface PairCurve {
   rpm: Float64Array;
   /** grid index from which the weights have snapped out; Infinity when they do not */
   unstableFrom: number;
+  /** for each grid point, the last one up to it at which the speed did not fall */
+  peak: Int32Array;
   /** for each target point, and for idle at the end, the last grid point whose speed is not above it; -1 below the start */
   below: Int32Array;
   /** and the advance there, where the curve is not cut off before */
@@ -67,6 +71,7 @@ export function curveMatch(i: Input, progress: (share: number) => boolean = () =
   const curve: PairCurve = {
     rpm: new Float64Array(q.grid.length),
     unstableFrom: Infinity,
+    peak: new Int32Array(q.grid.length),
     below: new Int32Array(q.rpm.length),
     advance: new Float64Array(q.rpm.length)
   };
@@ -108,7 +113,8 @@ function question(i: Input, maxDeg: number, rpmAt: (deg: number) => number): Que
     weights: i.target.reduce((sum, t) => sum + t.weight, 0),
     at: new Float64Array(i.target.length + 1),
     limits: i.limits,
-    initial: i.initial
+    initial: i.initial,
+    snapOver: i.snapOverDeg ?? 0
   };
 }
 
@@ -116,10 +122,13 @@ function question(i: Input, maxDeg: number, rpmAt: (deg: number) => number): Que
 function readPair(q: Question, one: Float64Array, two: Float64Array, into: PairCurve): void {
   const { rpm, below, advance } = into;
   let highest = -Infinity;
+  let top = 0;
   into.unstableFrom = Infinity;
   for (let k = 0; k < rpm.length; k++) {
     const n = q.base[k]! * Math.sqrt(one[k]! + two[k]!);
-    if (n < highest - EPS && into.unstableFrom === Infinity) into.unstableFrom = k;
+    if (n >= highest - EPS) top = k;
+    else if ((k - top) * STEP > q.snapOver + EPS && into.unstableFrom === Infinity) into.unstableFrom = k;
+    into.peak[k] = top;
     if (n > highest) highest = n;
     rpm[k] = highest;
   }
@@ -172,7 +181,8 @@ function judge(
   const { totalMaxBtdc, idleRpm, creepMaxDeg } = q.limits;
   const total = totalMaxBtdc !== undefined && initialBtdc + stopDeg > totalMaxBtdc + EPS;
   const creep = idleRpm !== undefined && creepMaxDeg !== undefined && at[n]! > creepMaxDeg + EPS;
-  const unstable = curve.unstableFrom <= last || atStop < lastRpm - EPS;
+  const fallsAtStop = atStop < lastRpm - EPS && stopDeg - curve.peak[last]! * STEP > q.snapOver + EPS;
+  const unstable = curve.unstableFrom <= last || fallsAtStop;
   const count = Number(total) + Number(creep) + Number(unstable);
   if (worst && count > worst.violations.length) return null;
   let squares = 0;

@@ -44,7 +44,8 @@ function relativeDoubt(i: z.infer<typeof swapSpringsInput>): ((deg: number, rpm:
  * The advance curve with other springs and another stop, from a measured one.
  * At every advance weights and springs balance, and the weights' share depends on speed squared alone, so
  * n_new = n_base·√(T_to/T_from) needs no geometry. Beyond what was measured G = T/n² is carried on as a straight line.
- * Where the speed would fall as the advance grows the weights snap out: rpm is then its running maximum.
+ * Where the speed would fall as the advance grows the weights snap out: rpm is then its running maximum. With `snapOverDeg` only
+ * a jump over more than that counts: a shorter one lies in what a straight ramp leaves out between its readings.
  * Errors in this order: curve-order, baseline-needs-zero, baseline-not-rising, baseline-slack, cannot-extrapolate.
  */
 export function curveSwapSprings(i: z.infer<typeof swapSpringsInput>): Result<SwappedCurve> {
@@ -58,6 +59,9 @@ export function curveSwapSprings(i: z.infer<typeof swapSpringsInput>): Result<Sw
   const points: SwappedCurve['points'] = [];
   let unstableFromDeg: number | null = null;
   let highest = -Infinity;
+  let highestDeg = 0;
+  let fellDeg: number | null = null;
+  const over = i.snapOverDeg ?? 0;
   const doubt = relativeDoubt(i);
   for (const deg of gridTo(i.stopDeg, b.maxDeg)) {
     const to = springForce(i.to, i.extensionMmPerDeg, deg);
@@ -67,7 +71,13 @@ export function curveSwapSprings(i: z.infer<typeof swapSpringsInput>): Result<Sw
       if (g <= 0) return fail('cannot-extrapolate', 'stopDeg', {});
       rpm = Math.sqrt(to / g);
     } else rpm = b.rpmAt(deg) * Math.sqrt(to / springForce(i.from, i.extensionMmPerDeg, deg));
-    if (rpm < highest - EPS) unstableFromDeg ??= deg;
+    if (rpm < highest - EPS) {
+      fellDeg ??= deg;
+      if (deg - highestDeg > over + EPS) unstableFromDeg ??= fellDeg;
+    } else {
+      highestDeg = deg;
+      fellDeg = null;
+    }
     highest = Math.max(highest, rpm);
     points.push({ deg, rpm: highest, ...(doubt ? { uRpm: highest * doubt(deg, rpm) } : {}) });
   }

@@ -37,7 +37,8 @@ export const swapSpringsInput = z.strictObject({
   to: z.array(spring).min(1),
   extensionMmPerDeg: positive,
   stopDeg: advanceStop,
-  uBaselineRpm: notNegative.optional().describe('standard uncertainty of the speeds of the measured curve')
+  uBaselineRpm: notNegative.optional().describe('standard uncertainty of the speeds of the measured curve'),
+  snapOverDeg: notNegative.optional().describe('the weights snap out only over more than this; left out: over anything')
 });
 
 const uniqueIds = <T extends { id: string }>(list: T[]) => new Set(list.map((x) => x.id)).size === list.length;
@@ -79,6 +80,9 @@ export const curveMatchInput = z
       idleRpm: notNegative.optional(),
       creepMaxDeg: finite.optional()
     }),
+    snapOverDeg: notNegative
+      .optional()
+      .describe('the weights snap out only over more than this; left out: over anything'),
     top: wholeFromOne.default(5)
   })
   .refine((i) => (i.tray.springs.length ** 2 / 2) * i.tray.stops.length * i.target.length <= MOST_STEPS, {

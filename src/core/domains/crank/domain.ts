@@ -1,3 +1,4 @@
+import { numberOf } from '../../engine/engine.ts';
 import type { Domain } from '../../job/domain.ts';
 import { referenceOf } from '../../job/reference.ts';
 import { wrap180 } from '../../numerics/angles.ts';
@@ -34,6 +35,9 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
     placeAt: (c) => (seq: number) => walk(c, seq).place
   },
   corrects: (c) => c.works.mark,
+  answers: (c) => ({ markDoubted: markDoubted(c) }),
+  // proved on an earlier job, and good enough for this one
+  gives: (c) => (markDoubted(c) === false ? ['mark-judged'] : []),
   // the wheel no longer tells the stroke: what rested on it falls
   falls: (c) => (turnsOpen(c) ? ['compression-confirmed', 'crank-at-reference'] : []),
   surfaces,
@@ -62,7 +66,25 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
 function markOf(c: CrankContext) {
   if (c.works.tdc.found) return markError(c.works.tdc, c.engine);
   const always = c.sheet.steps.some((s) => s.surface === 'tdc' && s.onlyIf === undefined);
-  return always ? null : earlierMark(c.engine, c.r.last?.at ?? null);
+  return always || ringWalked(c) ? null : earlierMark(c.engine, c.r.began);
+}
+
+/** The ring was seen to have walked: what an earlier job proved is no longer so. */
+const ringWalked = (c: CrankContext): boolean => c.r.chosen.get('ring-seen') === 'walked';
+
+/** Without limits for the timing a mark has to be known to within this, degrees: a rule of thumb. */
+const MARK_WITHIN_DEG = 1;
+
+/**
+ * Whether the mark is to be proved on this job: no job proved it, its ring has walked, or its doubt has grown beyond a quarter
+ * of what the timing may lie in. Undefined on sheets that look for TDC in any case, or never.
+ */
+function markDoubted(c: CrankContext): boolean | undefined {
+  if (!c.sheet.steps.some((s) => s.surface === 'tdc' && s.onlyIf?.fact === 'markDoubted')) return undefined;
+  const known = ringWalked(c) ? null : earlierMark(c.engine, c.r.began);
+  const [min, max] = [numberOf(c.engine, 'staticMinBtdc'), numberOf(c.engine, 'staticMaxBtdc')];
+  const within = min === undefined || max === undefined ? MARK_WITHIN_DEG : (max - min) / 4;
+  return known === null || 2 * known.uDeg > within + 1e-9;
 }
 
 /** Signs were given, and they are one alone. */

@@ -2,7 +2,10 @@ import type { SurfaceWords, StepView } from '../../job/domain.ts';
 import { degText, several, type LengthText } from '../../job/texts.ts';
 import type { PairRow } from './tdc-pair-rows.ts';
 import type { surfaces as names } from './vocabulary.ts';
-import { markFinding } from './words.ts';
+import { cycleDegOf } from '../../engine/engine.ts';
+import { mod } from '../../numerics/angles.ts';
+import { pinU } from './place/turning.ts';
+import { crankTarget, markFinding } from './words.ts';
 import type { CrankState } from './works.ts';
 
 /** `17.6 a` names the side of the top as well; the letter is taken off before the figure is read. */
@@ -35,7 +38,7 @@ export const surfaces: Record<(typeof names)[number], SurfaceWords<CrankState>> 
   },
   mark: { headline: (state) => (state.work.mark ? markFinding(state.work.mark) : null) },
   strokes: { headline: strokesHeadline, open: strokesOpen },
-  plan: {},
+  plan: { open: planOpen },
   'make-scale': {}
 };
 
@@ -45,6 +48,24 @@ function pairsTaken(rows: readonly PairRow[]): string | null {
   const whole = rows.filter((r) => r.before && r.after).length;
   const begun = whole < rows.length ? 'one begun' : '';
   return whole ? `${several(whole, 'pair')} taken${begun && `, ${begun}`}` : 'a pair begun';
+}
+
+/** Read at this step, the crank does not stand where the step brings it, by more than half a division and its own doubt. */
+function planOpen(state: CrankState, v: StepView): string | null {
+  const { crank } = state.work;
+  const read = state.readings.find((r) => r.id === crank.reading && r.step === v.step.id);
+  const target = crankTarget(state, v.step, cycleDegOf(state.engine));
+  if (!read || !target || crank.crankDeg === null) return null;
+  const period = crank.strokeKnown && !target.eitherTdc ? cycleDegOf(state.engine) : 360;
+  const on = mod(crank.crankDeg - target.deg, period);
+  const off = on > period / 2 ? on - period : on;
+  // a pin enters within its clearance, wherever in it the crank stands
+  const clearance = v.step.acts.includes('pins-crank') ? 2 * (pinU(state.engine) ?? 0) : 0;
+  const may = Math.max((read.gauge?.resolution ?? read.resolution) / 2, clearance) + 2 * (crank.uDeg ?? 0);
+  if (Math.abs(off) > 180) return 'the crank stands a whole turn away, at the other TDC';
+  return Math.abs(off) > may
+    ? `the crank was read ${degText(Math.abs(off))} ${off < 0 ? 'before' : 'past'} where it must stand`
+    : null;
 }
 
 function tdcOpen(state: CrankState): string | null {

@@ -1,6 +1,7 @@
 import { mod, wrap180 } from '../../numerics/angles.ts';
 import { crankPlan, type CrankPlan, type PlanStep } from '../../calculations/crank/crank-plan.ts';
-import type { Engine } from '../../engine/engine.ts';
+import { cycleDegOf, type Engine } from '../../engine/engine.ts';
+import { gaugeOf } from '../../job/readings.ts';
 import { degText, turnWord } from '../../job/texts.ts';
 import { formatTiming } from '../../units/format.ts';
 import type { Step } from '../../job/run-sheet.ts';
@@ -45,7 +46,11 @@ export interface CrankTarget {
 }
 
 /** Where the work wants the crank next: the next reading of a pair while TDC is sought, else the sheet's reference. */
-export function crankTarget(state: CrankState, step: Pick<Step, 'goal' | 'surface' | 'turnsOn'>, cycleDeg: number): CrankTarget | null {
+export function crankTarget(
+  state: CrankState,
+  step: Pick<Step, 'goal' | 'surface' | 'turnsOn'>,
+  cycleDeg: number
+): CrankTarget | null {
   if (step.surface === 'tdc') {
     const { found, rows, nextSlot, method } = state.work.tdc;
     const seen = rows.flatMap((r) => (nextSlot === 'before' ? r.before : r.after) ?? []);
@@ -65,9 +70,15 @@ export function crankTarget(state: CrankState, step: Pick<Step, 'goal' | 'surfac
   if (goal === 'firing-tdc') return { deg: 0, name: `to ${which0}`, eitherTdc: false, ...on };
   // a run sheet that never brings the crank to a reference has no use for a way there
   const { reference } = state;
-  if (reference === null || !state.sheet.steps.some((s) => s.acts.includes('reaches-reference') || goalOf(s))) return null;
+  if (reference === null || !state.sheet.steps.some((s) => s.acts.includes('reaches-reference') || goalOf(s)))
+    return null;
   const timing = formatTiming(reference, Number.isInteger(reference) ? 0 : 1);
-  return { deg: -reference, name: timing === 'TDC' ? `to ${which0}` : `to ${timing} ${which0}`, eitherTdc: false, ...on };
+  return {
+    deg: -reference,
+    name: timing === 'TDC' ? `to ${which0}` : `to ${timing} ${which0}`,
+    eitherTdc: false,
+    ...on
+  };
 }
 
 /** The plan from where the crank is to a target, for someone who looks at the given end; null without what it needs. */
@@ -81,6 +92,7 @@ export function planTo(
   const runningDirection = choiceOf(engine, 'runningDirection');
   if (from.crankDeg === null || target === null) return null;
   if (runningDirection !== 'cw' && runningDirection !== 'ccw') return null;
+  if (isThere(target, state, engine, from)) return { steps: [], totalDeg: 0, thenCheckStroke: false };
   const ringGearTeeth = numberOf(engine, 'ringGearTeeth');
   const approach = state.schools.overshoot.option === 'forward' || target.turnsOn ? 'forward' : 'backUp';
   return crankPlan({
@@ -95,6 +107,20 @@ export function planTo(
     ...(target.pastStop ? { backOnly: true } : {}),
     ...(ringGearTeeth === undefined ? {} : { ringGearTeeth })
   });
+}
+
+/**
+ * Whether the crank was read where it is wanted, last moved forward: within half a division of the wheel and what this hand
+ * scatters with it. Turning it again would end no nearer.
+ */
+function isThere(target: CrankTarget, state: CrankState, engine: Engine, from: CrankPlace): boolean {
+  if (from.reading === null || from.lastMove !== 'forward' || target.turnsOn) return false;
+  const read = state.readings.find((r) => r.id === from.reading);
+  const wheel = read && gaugeOf(read);
+  const period = from.strokeKnown && !target.eitherTdc ? cycleDegOf(engine) : 360;
+  const off = mod(from.crankDeg! - target.deg, period);
+  const may = (wheel?.resolution ?? 0) / 2 + (wheel?.scatter ?? 0);
+  return Math.min(off, period - off) <= may + 1e-9 && (from.strokeKnown || target.eitherTdc);
 }
 
 /** One move of a plan as it is said to the person at the crank. */

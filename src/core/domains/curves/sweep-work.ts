@@ -83,10 +83,7 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
   const gauge = first ? first.u * scale : 0;
   const uDeg = Math.hypot(gauge, bench ? 0 : (mark?.uDeg ?? 0));
   const band = bandOf(engine);
-  const compared =
-    band && read.length > 0
-      ? curveCompare({ measured: read.map(({ rpm, deg, dir }) => ({ rpm, deg, dir })), spec: band, uDeg })
-      : null;
+  const compared = band && read.length > 0 ? compareAt(read, band, uDeg) : null;
   const up = read.filter((p) => p.dir === 'up').map(({ rpm, deg }) => ({ rpm, deg }));
   const sane = up.every((p) => Math.abs(p.deg) <= HALF_TURN);
   const fitted =
@@ -99,7 +96,9 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
   const most = numberOf(engine, 'totalMaxBtdc') ?? null;
   const problem = compared && !compared.ok ? compared.error : fitted && !fitted.ok ? fitted.error : null;
   const uTotal = fit?.uTotalDeg == null ? uDeg : Math.hypot(fit.uTotalDeg, bench ? 0 : (mark?.uDeg ?? 0));
-  const compare = compared?.ok ? compared.out : null;
+  // up and down are read on one mark: its doubt is in both alike, and says nothing of whether the weights stick
+  const alone = band && read.length > 0 && uDeg > gauge ? compareAt(read, band, gauge) : compared;
+  const compare = compared?.ok ? { ...compared.out, sticky: alone?.ok ? alone.out.sticky : compared.out.sticky } : null;
   return {
     step,
     points,
@@ -120,6 +119,12 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
     worst: compare ? worstOf(compare.points) : null
   };
 }
+
+const compareAt = (
+  read: readonly { rpm: number; deg: number; dir: 'up' | 'down' }[],
+  band: NonNullable<ReturnType<typeof bandOf>>,
+  uDeg: number
+) => curveCompare({ measured: read.map(({ rpm, deg, dir }) => ({ rpm, deg, dir })), spec: band, uDeg });
 
 /** With fewer points, noise alone makes a second ramp in a quarter of the sweeps. */
 const SECOND_RAMP_FROM = 12;

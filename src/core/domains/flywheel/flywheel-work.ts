@@ -3,7 +3,10 @@ import { throttleStop } from '../../calculations/throttle/throttle-stop.ts';
 import { verdict, type Verdict, type VerdictState } from '../../calculations/verdict/verdict.ts';
 import type { CalcError } from '../../errors/catalogue.ts';
 import { sliderOf, type Engine } from '../../engine/engine.ts';
-import { oneReading } from '../../job/readings.ts';
+import { handU, repeatedU, stepU } from '../../calculations/gauge/hand.ts';
+import { gaugeOf, gaugeOfAll } from '../../job/readings.ts';
+import { wrap180, wrap360 } from '../../numerics/angles.ts';
+import { mean, sampleSd } from '../../numerics/statistics.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
 import { listOf, numberOf } from './vocabulary.ts';
 
@@ -12,8 +15,13 @@ export interface MarkRow {
   expectedDeg: number;
   /** as it was read last */
   found: Reading | null;
-  /** how far two readings of this cylinder lie apart, degrees; null where it was read once */
-  repeatDeg: number | null;
+  /** readings that lie together and count, and their mean on the wheel */
+  n: number;
+  wheelDeg: number | null;
+  /** standard uncertainty of the error, degrees */
+  uDeg: number | null;
+  /** how far the last reading lies from one before that does not count; null where all lie together or it was read once */
+  apartDeg: number | null;
   errorDeg: number | null;
   errorMm: number | null;
   verdict: Verdict | null;
@@ -26,7 +34,10 @@ export interface FlywheelWork {
   mmPerDeg: number | null;
   problem: CalcError | null;
   rows: MarkRow[];
+  /** the largest of the rows' */
   uDeg: number | null;
+  /** errors are counted from true TDC; else, while that is not known, from the mark of cylinder one */
+  fromTdc: boolean;
   withinDeg: number | null;
   state: VerdictState | null;
   /** what the pattern of the errors says: a mark, a set-up, or cylinder one itself; null where all is in or too little is read */
@@ -41,6 +52,8 @@ export interface FlywheelWork {
     turnsFromLast: number | null;
     /** standard uncertainty of those turns */
     uTurns: number | null;
+    /** the readings moved by no more than they can err: what a turn does is not known */
+    slopeOpen: boolean;
     problem: CalcError | null;
   };
 }
@@ -58,7 +71,47 @@ function pairsOf(r: Replayed, one: string, other: string): Pair[] {
   return out;
 }
 
-export function flywheelWork(engine: Engine, r: Replayed): FlywheelWork {
+/** A repeat farther from those before than so many standard deviations was read with the dial mounted anew. */
+const APART_SIGMAS = 3.5;
+
+/** What was read of one cylinder: the last readings that lie together, and how far they lie from those before. */
+interface Measured {
+  last: Reading;
+  mean: number;
+  n: number;
+  u: number;
+  apartDeg: number | null;
+}
+
+function measuredOf(all: readonly Reading[]): Measured {
+  let together: Reading[] = [];
+  let before: number | null = null;
+  const middle = (g: readonly Reading[]) => g[0]!.value + mean(g.map((x) => wrap180(x.value - g[0]!.value)));
+  for (const x of all) {
+    const s = gaugeOf(x).scatter ?? gaugeOf(x).resolution;
+    const off = together.length ? Math.abs(wrap180(x.value - middle(together))) : 0;
+    if (together.length && off > APART_SIGMAS * s * Math.sqrt(1 + 1 / together.length)) {
+      before = middle(together);
+      together = [];
+    }
+    together.push(x);
+  }
+  const values = together.map((x) => wrap180(x.value - together[0]!.value));
+  return {
+    last: together[together.length - 1]!,
+    mean: wrap360(middle(together)),
+    n: together.length,
+    u: repeatedU(sampleSd(values), values.length, gaugeOfAll(together)).u,
+    apartDeg: before === null ? null : Math.abs(wrap180(middle(together) - before))
+  };
+}
+
+/** @param tdc where the wheel reads true TDC, and how sure; null while that was not found */
+export function flywheelWork(
+  engine: Engine,
+  r: Replayed,
+  tdc: { tdcWheelDeg: number; uDeg: number } | null
+): FlywheelWork {
   const order = listOf(engine, 'firingOrder') ?? [];
   const geometry = sliderOf(engine);
   const btdc = numberOf(engine, 'fullAdvanceBtdc');
@@ -66,41 +119,46 @@ export function flywheelWork(engine: Engine, r: Replayed): FlywheelWork {
   const withinDeg = numberOf(engine, 'markWithinDeg') ?? null;
   const pairs = pairsOf(r, 'mark-of', 'mark-at').filter((p) => p.second !== null);
   const known = pairs.filter((p) => order.includes(p.first.value));
-  const last = new Map<number, Reading>();
-  const repeats = new Map<number, number>();
-  for (const p of known) {
-    const before = last.get(p.first.value);
-    if (before) repeats.set(p.first.value, Math.abs(p.second!.value - before.value));
-    last.set(p.first.value, p.second!);
-  }
+  const last = new Map(
+    [...new Set(known.map((p) => p.first.value))].map((cylinder) => [
+      cylinder,
+      measuredOf(known.filter((p) => p.first.value === cylinder).map((p) => p.second!))
+    ])
+  );
   const ask =
     geometry && btdc !== undefined && diameter !== undefined && order.includes(1)
       ? { firingOrder: order, ...geometry, btdc, flywheelDiameterMm: diameter, toleranceDeg: withinDeg ?? 1 }
       : null;
   const measured = order
     .filter((c) => last.has(c))
-    .map((cylinder) => ({ cylinder, wheelDeg: last.get(cylinder)!.value }));
+    .map((cylinder) => ({ cylinder, wheelDeg: last.get(cylinder)!.mean }));
   const out = ask ? flywheelMarks({ ...ask, ...(last.has(1) ? { measured } : {}) }) : null;
-  const uDeg = last.size ? Math.SQRT2 * Math.max(...[...last.values()].map((x) => oneReading(x).u)) : null;
+  const one = last.get(1);
   const marks: { cylinder: number; expectedDeg: number; errorDeg?: number; errorMm?: number }[] = out?.ok
     ? out.out.marks
     : order.map((cylinder, k) => ({ cylinder, expectedDeg: (360 * k) / order.length }));
   const rows = marks.map((m): MarkRow => {
-    const errorDeg = m.errorDeg ?? null;
+    const mine = last.get(m.cylinder) ?? null;
+    const place = tdc && btdc !== undefined ? tdc.tdcWheelDeg - btdc + m.expectedDeg : null;
+    const errorDeg = place === null ? (m.errorDeg ?? null) : mine && wrap180(mine.mean - place);
+    const uDeg = mine && (tdc ? Math.hypot(mine.u, tdc.uDeg) : one ? Math.hypot(mine.u, one.u) : null);
+    const judged = errorDeg !== null && withinDeg !== null && uDeg !== null && (tdc !== null || m.cylinder !== 1);
     return {
       cylinder: m.cylinder,
       expectedDeg: m.expectedDeg,
-      found: last.get(m.cylinder) ?? null,
-      repeatDeg: repeats.get(m.cylinder) ?? null,
+      found: mine?.last ?? null,
+      n: mine?.n ?? 0,
+      wheelDeg: mine?.mean ?? null,
+      uDeg,
+      apartDeg: mine?.apartDeg ?? null,
       errorDeg,
-      errorMm: m.errorMm ?? null,
-      verdict:
-        errorDeg === null || withinDeg === null || uDeg === null || m.cylinder === 1
-          ? null
-          : verdict(errorDeg, uDeg, -withinDeg, withinDeg)
+      errorMm: errorDeg === null || !out?.ok ? null : errorDeg * out.out.mmPerDeg,
+      verdict: judged ? verdict(errorDeg, uDeg, -withinDeg, withinDeg) : null
     };
   });
-  const states = rows.filter((x) => x.cylinder !== 1).map((x) => x.verdict?.state ?? null);
+  const us = rows.flatMap((x) => x.uDeg ?? []);
+  const uDeg = us.length ? Math.max(...us) : null;
+  const states = rows.filter((x) => tdc !== null || x.cylinder !== 1).map((x) => x.verdict?.state ?? null);
   const whole = rows.length > 0 && rows.every((x) => x.found);
   return {
     dropMm: out?.ok ? out.out.dropMm : null,
@@ -108,6 +166,7 @@ export function flywheelWork(engine: Engine, r: Replayed): FlywheelWork {
     problem: out && !out.ok ? out.error : null,
     rows,
     uDeg,
+    fromTdc: tdc !== null,
     withinDeg,
     state:
       !whole || states.includes(null)
@@ -117,41 +176,54 @@ export function flywheelWork(engine: Engine, r: Replayed): FlywheelWork {
           : states.includes('unsure')
             ? 'unsure'
             : 'in',
-    pattern: whole ? patternOf(rows, uDeg ?? 0) : null,
+    pattern: whole ? patternOf(rows, tdc !== null) : null,
     strange: [...new Set(pairs.map((p) => p.first.value))].filter((n) => !order.includes(n)),
     matched: [
       ...new Map(
         pairsOf(r, 'strobe-on', 'number-seen').flatMap((p) => (p.second ? [[p.first.value, p.second.value]] : []))
       ).entries()
     ].map(([lead, seen]) => ({ lead, seen })),
-    stop: stopOf(engine, r)
+    stop: stopOf(engine, r, tdc !== null && one && btdc !== undefined ? wrap180(one.mean - tdc.tdcWheelDeg + btdc) : 0)
   };
 }
 
 /**
- * What the errors tell together. They are counted from cylinder one: all others off alike speak of the mark of one itself.
- * A cylinder that is off by itself was measured wrongly where a second measuring disagrees, and is off where it agrees.
+ * What the errors tell together. Counted from true TDC each mark speaks for itself; counted from cylinder one, all others off
+ * alike speak of the mark of one. A cylinder that is off was measured wrongly where a second measuring lies apart, and is off
+ * where it lies together with the first. One that is too close to call is named, the closest to its limit first.
  */
-function patternOf(rows: MarkRow[], uDeg: number): string | null {
-  const others = rows.filter((x) => x.cylinder !== 1 && x.errorDeg !== null);
-  const off = others.filter((x) => x.verdict?.state === 'out');
-  if (off.length === 0) return null;
-  const errors = others.map((x) => x.errorDeg!);
-  if (others.length > 1 && off.length === others.length && Math.max(...errors) - Math.min(...errors) <= 2 * uDeg + 1e-9)
-    return 'All others are off alike: the mark of cylinder 1 is the one that is wrong. Measure cylinder 1 again.';
-  const [worst] = off.sort((a, b) => Math.abs(b.errorDeg!) - Math.abs(a.errorDeg!));
-  const name = `Cylinder ${worst!.cylinder}`;
-  if (worst!.repeatDeg === null) return `${name} is off by itself: mount the dial anew and measure it once more`;
-  return worst!.repeatDeg <= 2 * uDeg + 1e-9
-    ? `${name} was measured twice and is the same: its mark, its crank pin or its trigger is off, not the dial.`
-    : `${name} was measured twice and differs by ${worst!.repeatDeg.toFixed(1)}°: the dial\u2019s set-up is wrong, not the mark. Look at its angle to the bore.`;
+function patternOf(rows: MarkRow[], fromTdc: boolean): string | null {
+  const judged = rows.filter((x) => x.errorDeg !== null && (fromTdc || x.cylinder !== 1));
+  const off = judged.filter((x) => x.verdict?.state === 'out');
+  const worst = (of: MarkRow[]) => [...of].sort((a, b) => Math.abs(b.errorDeg!) - Math.abs(a.errorDeg!))[0]!;
+  if (off.length === 0) {
+    const open = judged.filter((x) => x.verdict?.state === 'unsure');
+    if (open.length === 0) return null;
+    const { cylinder, errorDeg, uDeg, n } = worst(open);
+    const stands = `${Math.abs(errorDeg!).toFixed(1)}° \u00b1 ${(2 * uDeg!).toFixed(1)}°`;
+    return `Cylinder ${cylinder} lies ${stands} off by ${n === 1 ? 'one reading' : `${n} readings`}, too close to call: measure it once more`;
+  }
+  const errors = judged.map((x) => x.errorDeg!);
+  const alike = Math.max(...errors) - Math.min(...errors) <= 2 * Math.max(...judged.map((x) => x.uDeg!)) + 1e-9;
+  if (judged.length > 1 && off.length === judged.length && alike)
+    return fromTdc
+      ? 'All are off alike: the wheel or its pointer moved since true TDC was found. Find it again, then measure each once more'
+      : 'All others are off alike: the mark of cylinder 1 is the one that is wrong. Measure cylinder 1 again.';
+  const { cylinder, n, apartDeg } = worst(off);
+  const name = `Cylinder ${cylinder}`;
+  if (n > 1)
+    return `${name} was measured ${n} times and is the same: its mark, its crank pin or its trigger is off, not the dial.`;
+  return apartDeg === null
+    ? `${name} is off by itself: mount the dial anew and measure it once more`
+    : `${name} was measured again and differs by ${apartDeg.toFixed(1)}°: the dial\u2019s set-up was wrong once. Look at its angle to the bore and measure it once more`;
 }
 
-function stopOf(engine: Engine, r: Replayed): FlywheelWork['stop'] {
+/** @param markDeg what the strobe reads too early on the mark of cylinder one, degrees */
+function stopOf(engine: Engine, r: Replayed, markDeg: number): FlywheelWork['stop'] {
   const read = pairsOf(r, 'stop-turns', 'stop-spark').filter((p) => p.second !== null);
-  const readings = read.map((p) => ({ turns: p.first.value, btdc: p.second!.value }));
+  const readings = read.map((p) => ({ turns: p.first.value, btdc: p.second!.value - markDeg }));
   const target = numberOf(engine, 'fullAdvanceBtdc');
-  const nothing = { readings, degPerTurn: null, turnsFromLast: null, uTurns: null, problem: null };
+  const nothing = { readings, degPerTurn: null, turnsFromLast: null, uTurns: null, slopeOpen: false, problem: null };
   if (target === undefined || readings.length < 2) return nothing;
   const out = throttleStop({ readings, targetBtdc: target });
   if (!out.ok) return { ...nothing, problem: out.error };
@@ -159,9 +231,11 @@ function stopOf(engine: Engine, r: Replayed): FlywheelWork['stop'] {
   const n = readings.length;
   const middle = readings.reduce((t, x) => t + x.turns, 0) / n;
   const sxx = readings.reduce((t, x) => t + (x.turns - middle) ** 2, 0);
-  const uRead = Math.max(...read.map((p) => oneReading(p.second!).u));
+  // the strobe's fixed error is in every reading alike and drops out of what a turn does
+  const uRead = Math.max(...read.map((p) => handU(0, 1, gaugeOf(p.second!)).u || stepU(gaugeOf(p.second!))));
+  if (Math.abs(degPerTurn) <= (2 * uRead) / Math.sqrt(sxx)) return { ...nothing, slopeOpen: true };
   const meets = readings[n - 1]!.turns + turnsFromLast;
   // a straight line's own doubt where it meets the target, as in a calibration read backwards
   const uTurns = (uRead / Math.abs(degPerTurn)) * Math.sqrt(1 / n + (meets - middle) ** 2 / sxx);
-  return { readings, degPerTurn, turnsFromLast, uTurns, problem: null };
+  return { readings, degPerTurn, turnsFromLast, uTurns, slopeOpen: false, problem: null };
 }

@@ -47,6 +47,8 @@ export const slots = slotsOf({
     gauge: 'strobe',
     repeats: true,
     combine: 'mean',
+    of: 'stop-screw',
+    onMark: true,
     limits: { least: 'fullAdvanceMinBtdc', most: 'fullAdvanceMaxBtdc', target: 'fullAdvanceBtdc' },
     figure: 'full-advance',
     required: true
@@ -57,6 +59,8 @@ export const slots = slotsOf({
     gauge: 'strobe',
     repeats: true,
     combine: 'mean',
+    of: 'link-rod',
+    onMark: true,
     limits: { least: 'idleTimingMinBtdc', most: 'idleTimingMaxBtdc' },
     figure: 'idle-timing',
     required: true
@@ -67,6 +71,7 @@ export const slots = slotsOf({
     gauge: 'tacho',
     repeats: true,
     combine: 'mean',
+    of: 'idle-screw',
     limits: { least: 'idleMinRpm', most: 'idleMaxRpm' },
     figure: 'idle-two',
     required: true

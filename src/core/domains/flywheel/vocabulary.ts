@@ -7,7 +7,7 @@ import type { hazards } from './hazards.ts';
 import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 
-export const surfaces = ['flywheel', 'matched', 'stop-screw', 'piston-height'] as const;
+export const surfaces = ['flywheel', 'matched', 'stop-screw', 'stop-locked', 'piston-height'] as const;
 
 type Own = WordsOf<{
   fields: typeof fields;

@@ -53,7 +53,9 @@ export function magnetoWork(engine: Engine, r: Replayed, mark: Correction | null
   // what the running spark taught of this coupling tells where its snap belongs
   const snapAim = lagSeen && run !== undefined ? run - lagSeen.crankDeg : (numberOf(engine, 'magnetoRefBtdc') ?? null);
   const now = r.readings.filter((x) => !x.setting?.earlier);
-  const [snap, snapAfter] = (['snap', 'snap-after'] as const).map((slot) => heardOf(engine, now, slots[slot], mark, snapAim));
+  const [snap, snapAfter] = (['snap', 'snap-after'] as const).map((slot) =>
+    heardOf(engine, now, slots[slot], mark, snapAim)
+  );
   const heard = ofLastSetting(readingsOf(now, 'snap')).map((x) => x.value);
   const spark = heardOf(engine, now, slots['run-spark'], mark, run ?? null);
   return {
@@ -104,7 +106,9 @@ function lagOf(engine: Engine, r: Replayed, mark: Correction | null): MagnetoWor
   const spark = r.readings.findLast((x) => x.slot === 'run-spark')?.setting;
   if (!spark) return null;
   const same = r.readings.filter((x) => x.setting?.thing === spark.thing && x.setting.n === spark.n);
-  const [after, run] = (['snap-after', 'run-spark'] as const).map((slot) => judgedSlot(engine, same, slots[slot], mark));
+  const [after, run] = (['snap-after', 'run-spark'] as const).map((slot) =>
+    judgedSlot(engine, same, slots[slot], mark)
+  );
   if (!after || !run) return null;
   return {
     crankDeg: (run.raw ?? run.value) - (after.raw ?? after.value),

@@ -37,7 +37,13 @@ export const slots = slotsOf({
     onMark: true,
     limits: snapLimits
   },
-  'flange-torque': { label: 'flange, torque', quantity: 'torque', gauge: 'torque', combine: 'last', of: 'flange-screws' },
+  'flange-torque': {
+    label: 'flange, torque',
+    quantity: 'torque',
+    gauge: 'torque',
+    combine: 'last',
+    of: 'flange-screws'
+  },
   'run-rpm': {
     label: 'engine speed at that reading',
     quantity: 'speed',

@@ -72,13 +72,20 @@ export function snapHeadline(state: MagnetoState, v: StepView): string | null {
   if (isAfter(v) && (!s.verdict || (s.verdict.state === 'in' && s.advice !== 'turn')))
     return w.moved ? `The snap did not move by more than can be heard, ${plusMinus(w.moved.u, 1)}°` : heardText(s);
   if (isAfter(v) && s.advice === 'turn') return `${heardText(s)}: set it again`;
-  if (s.guessed) return `${heardText(s)}. It lies apart from what was heard before: say whether the flange was turned, or hear it once more`;
-  const then = { leave: '', limit: ': no further hearing decides it', again: ': hear it again', turn: `: ${flangeText(state, changeOf(s))}` }[s.advice];
+  if (s.guessed)
+    return `${heardText(s)}. It lies apart from what was heard before: say whether the flange was turned, or hear it once more`;
+  const then = {
+    leave: '',
+    limit: ': no further hearing decides it',
+    again: ': hear it again',
+    turn: `: ${flangeText(state, changeOf(s))}`
+  }[s.advice];
   return `${heardText(s)}${then}`;
 }
 
 function heardText(s: Heard): string {
-  if (s.unproved) return `Snap at ${timingPm(s.value, s.u)} as the mark reads: ${NO_MARK}, and nothing is set or judged by it`;
+  if (s.unproved)
+    return `Snap at ${timingPm(s.value, s.u)} as the mark reads: ${NO_MARK}, and nothing is set or judged by it`;
   const heard = `Snap at ${timingPm(s.value, s.u)}${OFF_MARK}`;
   return s.verdict
     ? `${heard}: ${judgedBy(s.verdict.state, timingLimits(s.min, s.max))}`
@@ -89,7 +96,10 @@ export function snapOpen(state: MagnetoState, v: StepView): string | null {
   const w = state.work.magneto;
   if (w.twoLobes) return 'the snap was heard on two lobes, or two cylinders';
   const s = isAfter(v) ? w.snapAfter : w.snap;
-  if (!s) return isAfter(v) || !w.snap ? 'the snap was not heard since the flange was last touched' : 'the snap was not heard yet';
+  if (!s)
+    return isAfter(v) || !w.snap
+      ? 'the snap was not heard since the flange was last touched'
+      : 'the snap was not heard yet';
   const left = isAfter(v) && w.torque ? torqueLeft(w.torque, 'torque of the flange') : null;
   if (left) return left;
   if (s.unproved) return NO_MARK;
@@ -106,11 +116,19 @@ export function snapAdvice(state: MagnetoState, v: StepView): Advised | null {
   const verdict = s.verdict?.state ?? null;
   if (isAfter(v)) {
     const again = w.moved?.real === true || s.advice === 'turn';
-    return again ? { act: 'reopen', step: settingStep(state), verdict, target: s.aim } : { act: s.advice === 'again' ? 'again' : 'leave', verdict };
+    return again
+      ? { act: 'reopen', step: settingStep(state), verdict, target: s.aim }
+      : { act: s.advice === 'again' ? 'again' : 'leave', verdict };
   }
   if (s.advice !== 'turn') return { act: s.advice === 'again' ? 'again' : 'leave', verdict, target: s.aim };
   const t = flangeTurn(state, changeOf(s));
-  return { act: 'turn', what: 'flange', ...(t ? { sense: t.turn, amount: t.deg, unit: '°' } : {}), target: s.aim, verdict };
+  return {
+    act: 'turn',
+    what: 'flange',
+    ...(t ? { sense: t.turn, amount: t.deg, unit: '°' } : {}),
+    target: s.aim,
+    verdict
+  };
 }
 
 /** The step at which the flange is turned. */
@@ -125,7 +143,8 @@ export function runHeadline(state: MagnetoState): string | null {
   if (!run) return null;
   if (tooSlow(run))
     return `Read at ${run.rpm} rpm, where the coupling still holds back: read it above ${run.rideOut} rpm`;
-  if (run.unproved) return `Running spark ${timingPm(run.value, run.u)} as the mark reads: ${NO_MARK}, and nothing is judged by it`;
+  if (run.unproved)
+    return `Running spark ${timingPm(run.value, run.u)} as the mark reads: ${NO_MARK}, and nothing is judged by it`;
   const read = `Running spark ${timingPm(run.value, run.u)}${OFF_MARK}`;
   if (!run.verdict) return `${read}: not judged, the data sheet has no limits`;
   const by = `${read}: ${judgedBy(run.verdict.state, timingLimits(run.min, run.max))}`;
@@ -159,5 +178,11 @@ export function runAdvice(state: MagnetoState): Advised | null {
   const verdict = run.verdict?.state ?? null;
   if (run.advice !== 'turn') return { act: run.advice === 'again' ? 'again' : 'leave', verdict };
   const t = flangeTurn(state, changeOf(run));
-  return { act: 'reopen', step: settingStep(state), what: 'flange', ...(t ? { sense: t.turn, amount: t.deg, unit: '°' } : {}), verdict };
+  return {
+    act: 'reopen',
+    step: settingStep(state),
+    what: 'flange',
+    ...(t ? { sense: t.turn, amount: t.deg, unit: '°' } : {}),
+    verdict
+  };
 }

@@ -16,6 +16,7 @@ import {
   gearOpen,
   ledgerHeadline,
   ledgerOpen,
+  liftAdvice,
   liftHeadline,
   liftOpen,
   proofHeadline,
@@ -38,9 +39,16 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
       Object.fromEntries(
         c.sheet.steps
           .filter((s) => s.surface === 'lift')
-          .map((s) => [s.id, liftWork(c.engine, c.r, s.id, c.works.liftChart, c.works.placeAt)])
+          .map((s) => [
+            s.id,
+            liftWork(c.engine, c.r, s, c.works.liftChart, {
+              placeAt: c.works.placeAt,
+              uTdc: c.works.tdc.found?.uDeg ?? 0
+            })
+          ])
       ),
     gearSlot: (c) => gearWork(c.engine, c.r, lastTimed(c)),
+    gearAgain: (c) => gearWork(c.engine, c.r, proved(c)),
     ledger: (c) => ledgerWork(c.engine, c.r, c.works.tdc.found?.uDeg ?? null),
     proofs: (c) =>
       Object.fromEntries(
@@ -54,14 +62,15 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
               s.id,
               s.role === 'pin-proof' ? 'pin' : 'lock',
               referenceOf(c.sheet, c.engine, c.r.readings, c.r.chosen),
-              c.works.placeAt
+              c.works.placeAt,
+              c.works.tdc.found?.uDeg ?? 0
             )
           ])
       )
   },
   surfaces: {
     'lift-chart': { headline: chartHeadline, open: chartOpen },
-    lift: { headline: liftHeadline, open: liftOpen, aim: liftAim },
+    lift: { headline: liftHeadline, open: liftOpen, aim: liftAim, advice: liftAdvice },
     'gear-slot': { headline: gearHeadline, open: gearOpen },
     'gear-torque': { headline: torqueHeadline, open: torqueOpen },
     ledger: { headline: ledgerHeadline, open: ledgerOpen },
@@ -97,6 +106,13 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
 const lastTimed = (c: PumpContext) =>
   c.sheet.steps
     .filter((s) => s.surface === 'lift' && s.role !== 'lift-proof')
+    .map((s) => c.works.lifts[s.id]!)
+    .findLast((w) => w.timing) ?? null;
+
+/** The cycle that proves the gear: what is set again by it. */
+const proved = (c: PumpContext) =>
+  c.sheet.steps
+    .filter((s) => s.role === 'lift-proof')
     .map((s) => c.works.lifts[s.id]!)
     .findLast((w) => w.timing) ?? null;
 

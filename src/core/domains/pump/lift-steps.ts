@@ -133,6 +133,7 @@ export const gearFreed = (u: Use): Step =>
       helper: 'yes',
       hazards: ['barring-tool', 'spring-release', 'pinch'],
       sets: ['pump-held', 'pump-gear-loose'],
+      adjusts: ['pump-gear'],
       needs: ['indicator-zeroed'],
       slots: [slots['lift-held']]
     },
@@ -175,6 +176,7 @@ export const tightened = (u: Use): Step =>
       helper: 'yes',
       hazards: ['barring-tool', 'overtorque', 'pinch'],
       role: 'drag',
+      adjusts: ['pump-gear'],
       clears: ['pump-gear-loose', 'pump-held'],
       needs: ['slack-taken-up'],
       slots: [slots['lift-held'], slots['torque-final'], slots['lift-tight']],

@@ -1,15 +1,17 @@
 import { pumpZero } from '../../calculations/pump/pump-zero.ts';
 import type { FromChart } from '../../calculations/pump/pump-chart.ts';
-import { fixedU, handU, stepU } from '../../calculations/gauge/hand.ts';
+import { fixedU, handU, repeatedU, stepU } from '../../calculations/gauge/hand.ts';
 import { verdictOrNone, type Verdict } from '../../calculations/verdict/verdict.ts';
 import type { CalcError } from '../../errors/catalogue.ts';
 import type { Engine } from '../../engine/engine.ts';
 import type { Part } from '../../job/narrow.ts';
-import { byLastGauge, gaugeOf } from '../../job/readings.ts';
+import { byLastGauge, gaugeOf, gaugeOfAll } from '../../job/readings.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
 import { wrap180 } from '../../numerics/angles.ts';
 import { mean, sampleSd } from '../../numerics/statistics.ts';
-import { isOf } from '../../job/run-sheet.ts';
+import { isOf, type Step } from '../../job/run-sheet.ts';
+import { adviseSetting, type Advice } from '../../job/setting-advice.ts';
+import { ofLastSetting } from '../../job/settings.ts';
 import type { CrankPlace } from '../crank/place/place.ts';
 import { readChart, type ChartWork } from './lift-chart.ts';
 import { numberOf } from './vocabulary.ts';
@@ -17,6 +19,8 @@ import { numberOf } from './vocabulary.ts';
 /** One whole cycle: crank backed to the base circle, dial zeroed, forward on the rising side to a lift. Degrees of the crank. */
 export interface LiftWork {
   step: string;
+  /** how often lift and crank were read in this setting of the gear */
+  cycles: number;
   falling: Reading[];
   /** where the plunger came to rest; null while it has not */
   base: { index: number; zeroMm: number } | null;
@@ -31,7 +35,15 @@ export interface LiftWork {
   /** against what an earlier job proved: earlier above 0, crank degrees; null where none did, or at this job's own proof */
   drift: { provedBtdc: number; at: string; deg: number; uDeg: number; real: boolean } | null;
   /** the pump's timing, and its verdict; null limits are not judged */
-  timing: { btdc: number; uDeg: number; verdict: Verdict | null; scatterUnknown: boolean; parts: Part[] } | null;
+  timing: {
+    btdc: number;
+    uDeg: number;
+    verdict: Verdict | null;
+    scatterUnknown: boolean;
+    parts: Part[];
+    /** what to do about it, once it is proved: the gear set again, the cycle read again, or left */
+    advice: Advice;
+  } | null;
 }
 
 /** How many readings alike are a base circle. */
@@ -46,18 +58,24 @@ export const RUN = 3;
 export function liftWork(
   engine: Engine,
   r: Replayed,
-  step: string,
+  step: Pick<Step, 'id' | 'role'>,
   chart: ChartWork,
-  placeAt: (seq: number) => CrankPlace
+  crank: { placeAt: (seq: number) => CrankPlace; uTdc: number }
 ): LiftWork {
-  const of = (slot: string) => r.readings.filter((x) => x.step === step && x.slot === slot);
+  const { id } = step;
+  const mine = inSetting(
+    r.readings.filter((x) => x.step === id),
+    step.role === 'lift-proof'
+  );
+  const of = (slot: string) => mine.filter((x) => x.slot === slot);
   const falling = of('falling');
   const dial = falling[falling.length - 1];
   const found =
     dial && falling.length >= RUN
       ? pumpZero({
           readingsMm: falling.map((x) => x.value),
-          resolutionMm: dial.gauge?.resolution || dial.resolution,
+          // a dial at rest flickers by its step and by the hand
+          resolutionMm: (dial.gauge?.resolution || dial.resolution) + 2 * (gaugeOf(dial).scatter ?? 0),
           minRun: RUN
         })
       : null;
@@ -65,16 +83,14 @@ export function liftWork(
   const lifts = byLastGauge(of('lift'));
   const zero = zeros.length ? zeroOf(zeros) : null;
   const lift = lifts.length ? liftOf(lifts, zeros) : null;
-  const at = lifts[lifts.length - 1] ? placeAt(lastSeq(r, step, lifts[lifts.length - 1]!.seq)) : null;
-  const stands =
-    at?.crankDeg != null && of('stands').length + of('stands-back').length > 0
-      ? { btdc: -wrap180(at.crankDeg), uDeg: at.uDeg ?? 0 }
-      : null;
+  const cycles = cyclesOf(mine, lifts, crank.placeAt);
+  const stands = cycles.length ? standsOf(cycles, crank.uTdc) : null;
   const read = lift ? readChart(engine, { liftMm: lift.mm }) : null;
   const means = read?.ok ? read.out : null;
   const timing = lift && means && stands && chart.kind ? timingOf(engine, chart, lift, means, stands) : null;
   return {
-    step,
+    step: id,
+    cycles: cycles.length,
     falling,
     base: found?.found ? { index: found.index!, zeroMm: found.zeroMm! } : null,
     zero,
@@ -105,10 +121,53 @@ function driftOf(engine: Engine, timing: NonNullable<LiftWork['timing']>): LiftW
   return { provedBtdc: proved.value, at: proved.at, deg, uDeg: u, real: Math.abs(deg) > 2 * u + 1e-9 };
 }
 
-/** The crank is read once it stands at the lift: the first reading of it after the lift counts, or the last before it. */
-function lastSeq(r: Replayed, step: string, liftSeq: number): number {
-  const stands = r.readings.filter((x) => x.step === step && isOf('stands', x.slot));
-  return stands.find((x) => x.seq > liftSeq)?.seq ?? liftSeq;
+/** The readings since the gear was last touched, or, where the pump is only found, of its last setting that was read. */
+function inSetting(mine: readonly Reading[], proof: boolean): Reading[] {
+  const set = mine.filter((x) => x.setting?.thing === 'pump-gear');
+  const counted = proof ? set.filter((x) => !x.setting!.earlier) : ofLastSetting(set);
+  const from = counted[0]?.seq ?? Infinity;
+  return mine.filter((x) => (x.setting ? counted.includes(x) : x.seq > from));
+}
+
+/** Where the crank stood at the lift, over so many cycles; uHand is what further cycles narrow. */
+interface Stands {
+  btdc: number;
+  uDeg: number;
+  uHand: number;
+  cycles: number;
+}
+
+/** A lift, or several of one place, and where the crank stood there. */
+interface Cycle {
+  btdc: number;
+  stands: Reading;
+}
+
+/** The crank is read once it stands at the lift: what was read of it last, before the next lift, counts. */
+function cyclesOf(mine: readonly Reading[], lifts: readonly Reading[], placeAt: (seq: number) => CrankPlace): Cycle[] {
+  const out: Reading[] = [];
+  let open = false;
+  for (const x of mine) {
+    if (lifts.includes(x)) open = true;
+    else if (isOf('stands', x.slot)) {
+      if (open) out.push(x);
+      else if (out.length > 0) out[out.length - 1] = x;
+      open = false;
+    }
+  }
+  return out.flatMap((stands) => {
+    const at = placeAt(stands.seq);
+    return at.crankDeg === null ? [] : [{ btdc: -wrap180(at.crankDeg), stands }];
+  });
+}
+
+/** Where the crank stands at the lift, over all cycles: the hand scatters from one to the next, where TDC lies is in all alike. */
+function standsOf(cycles: readonly Cycle[], uTdc: number): Stands {
+  const at = cycles.map((c) => c.btdc);
+  const gauge = gaugeOfAll(cycles.map((c) => c.stands));
+  const { u } = repeatedU(sampleSd(at), at.length, gauge);
+  const uHand = Math.sqrt(Math.max(0, u ** 2 - fixedU(gauge) ** 2));
+  return { btdc: mean(at), uDeg: Math.hypot(u, uTdc), uHand, cycles: at.length };
 }
 
 function zeroOf(zeros: Reading[]): NonNullable<LiftWork['zero']> {
@@ -147,13 +206,7 @@ function liftOf(lifts: Reading[], zeros: Reading[]): Lift {
   };
 }
 
-function timingOf(
-  engine: Engine,
-  chart: ChartWork,
-  lift: Lift,
-  means: FromChart,
-  stands: { btdc: number; uDeg: number }
-): LiftWork['timing'] {
+function timingOf(engine: Engine, chart: ChartWork, lift: Lift, means: FromChart, stands: Stands): LiftWork['timing'] {
   const slope = Math.abs(means.slopeMmPerDeg);
   const asked = chart.kind === 'lift-at-tdc' ? 0 : chart.targetBtdc;
   if (asked === null || slope < 1e-9) return null;
@@ -166,11 +219,11 @@ function timingOf(
   ];
   const uDeg = Math.hypot(...parts.map((p) => p.u));
   const [min, max] = [numberOf(engine, 'pumpMinBtdc') ?? null, numberOf(engine, 'pumpMaxBtdc') ?? null];
-  return {
-    btdc,
-    uDeg,
-    verdict: verdictOrNone(btdc, uDeg, min, max, lift.unknown),
-    scatterUnknown: lift.unknown,
-    parts
-  };
+  const verdict = verdictOrNone(btdc, uDeg, min, max, lift.unknown);
+  const n = stands.cycles;
+  const uHand = Math.hypot(parts[0]!.u, stands.uHand);
+  const uMore = Math.sqrt(Math.max(0, uDeg ** 2 - uHand ** 2 / (n + 1)));
+  const limits = { min, max, target: chart.targetBtdc };
+  const advice = adviseSetting({ value: btdc, u: uDeg, n, uHand, uMore }, verdict, limits);
+  return { btdc, uDeg, verdict, scatterUnknown: lift.unknown, parts, advice };
 }

@@ -94,6 +94,7 @@ export const gearOn = (u: Use): Step =>
       helper: 'yes',
       hazards: ['pinch'],
       needs: ['taper-clean', 'pump-locked', 'crank-at-reference', 'slack-taken-up'],
+      adjusts: ['pump-gear'],
       acts: ['fits-gear', 'reaches-in']
     },
     u
@@ -117,6 +118,7 @@ export const firstTorque = (u: Use): Step =>
       slots: [slots['torque-first']],
       values: ['firstTorqueNm'],
       surface: 'gear-torque',
+      adjusts: ['pump-gear'],
       acts: ['torques-taper']
     },
     u
@@ -158,6 +160,7 @@ export const finalTorque = (u: Use): Step =>
       slots: [slots['torque-final']],
       values: ['finalTorqueNm'],
       surface: 'gear-torque',
+      adjusts: ['pump-gear'],
       acts: ['torques-final']
     },
     u

@@ -1,6 +1,9 @@
 import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
 import type { Engine } from '../../engine/engine.ts';
-import type { Replayed } from '../../job/replayed.ts';
+import { repeatedU } from '../../calculations/gauge/hand.ts';
+import { gaugeOfAll } from '../../job/readings.ts';
+import type { Reading, Replayed } from '../../job/replayed.ts';
+import { mean, sampleSd } from '../../numerics/statistics.ts';
 import { wrap180 } from '../../numerics/angles.ts';
 import { isOf } from '../../job/run-sheet.ts';
 import type { CrankPlace } from '../crank/place/place.ts';
@@ -11,7 +14,7 @@ export interface ProofWork {
   what: 'lock' | 'pin';
   /** where it must enter, degrees before TDC */
   wantBtdc: number | null;
-  entered: { btdc: number; uDeg: number } | null;
+  entered: { btdc: number; uDeg: number; tries: number; strokeKnown: boolean } | null;
   /** found less wanted; above 0 it entered early */
   offDeg: number | null;
   /** what it may differ by, ±, and from where; null: the data sheet does not say */
@@ -25,12 +28,13 @@ export function proofWork(
   step: string,
   what: ProofWork['what'],
   reference: number | undefined,
-  placeAt: (seq: number) => CrankPlace
+  placeAt: (seq: number) => CrankPlace,
+  uTdc: number
 ): ProofWork {
   const wantBtdc = what === 'pin' ? 0 : (reference ?? null);
-  const last = r.readings.findLast((x) => x.step === step && isOf('stands', x.slot));
-  const at = last ? placeAt(last.seq) : null;
-  const entered = at?.crankDeg == null ? null : { btdc: -wrap180(at.crankDeg), uDeg: at.uDeg ?? 0 };
+  const since = r.turnedSeq.get('pump-gear') ?? 0;
+  const tries = r.readings.filter((x) => x.step === step && x.seq > since && isOf('stands', x.slot));
+  const entered = enteredAt(tries, placeAt, uTdc);
   const within = numberOf(engine, what === 'pin' ? 'pinWithinDeg' : 'proofWithinDeg') ?? null;
   const offDeg = entered && wantBtdc !== null ? wrap180(entered.btdc - wantBtdc) : null;
   return {
@@ -40,6 +44,28 @@ export function proofWork(
     offDeg,
     within,
     verdict: offDeg === null || within === null ? null : verdict(offDeg, entered!.uDeg, -within, within)
+  };
+}
+
+/** The mean of the tries since the gear was last touched; the hand scatters from one to the next, true TDC is in all alike. */
+function enteredAt(
+  tries: readonly Reading[],
+  placeAt: (seq: number) => CrankPlace,
+  uTdc: number
+): ProofWork['entered'] {
+  const at = tries.flatMap((x) => {
+    const place = placeAt(x.seq);
+    return place.crankDeg === null ? [] : [{ btdc: -wrap180(place.crankDeg), known: place.strokeKnown }];
+  });
+  if (at.length === 0) return null;
+  const first = at[0]!.btdc;
+  const values = at.map((x) => first + wrap180(x.btdc - first));
+  const { u } = repeatedU(sampleSd(values), values.length, gaugeOfAll(tries));
+  return {
+    btdc: wrap180(mean(values)),
+    uDeg: Math.hypot(u, uTdc),
+    tries: at.length,
+    strokeKnown: at[at.length - 1]!.known
   };
 }
 

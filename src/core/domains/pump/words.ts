@@ -1,5 +1,6 @@
 import type { StepView } from '../../job/domain.ts';
-import { degText, judgedBy, plusMinus, turnWord, VERDICT_WORD, type LengthText } from '../../job/texts.ts';
+import type { Advised } from '../../job/advised.ts';
+import { degText, judgedBy, lower, plusMinus, turnWord, VERDICT_WORD, type LengthText } from '../../job/texts.ts';
 import { formatTiming, timingLimits, timingPm } from '../../units/format.ts';
 import type { GearWork } from './gear-slot.ts';
 import { CLOSED_DEG } from './ledger-work.ts';
@@ -31,9 +32,10 @@ export function liftHeadline(state: PumpState, v: StepView, len: LengthText): st
   if (w.timing) {
     const { btdc, uDeg, verdict } = w.timing;
     const stands = `Timed ${timingPm(btdc, uDeg)}`;
-    return verdict
-      ? `${stands}: ${judgedBy(verdict.state, timingLimits(numberOf(state.engine, 'pumpMinBtdc') ?? null, numberOf(state.engine, 'pumpMaxBtdc') ?? null))}`
-      : `${stands}: not judged, the data sheet has no limits`;
+    if (!verdict) return `${stands}: not judged, the data sheet has no limits`;
+    const by = `${stands}: ${judgedBy(verdict.state, timingLimits(numberOf(state.engine, 'pumpMinBtdc') ?? null, numberOf(state.engine, 'pumpMaxBtdc') ?? null))}`;
+    if (v.step.role !== 'lift-proof' || verdict.state === 'in') return by;
+    return `${by}. ${mendText(state, v, len)}`;
   }
   if (w.problem) return w.problem.message;
   if (w.lift && !w.stands) return `${len(w.lift.mm, 2)} of lift: now read where the crank stands`;
@@ -55,9 +57,42 @@ export function liftOpen(state: PumpState, v: StepView): string | null {
   if (v.step.role !== 'lift-proof') return null;
   const { verdict, scatterUnknown } = w.timing;
   if (scatterUnknown) return 'nothing tells how this dial scatters in this hand: read the lift again';
-  return verdict && verdict.state !== 'in'
-    ? `the timing is ${verdict.state === 'out' ? 'outside its limits' : 'too close to call'}`
-    : null;
+  if (!verdict || verdict.state === 'in') return null;
+  if (verdict.state === 'out') return 'the timing is outside its limits';
+  return w.timing.advice === 'turn'
+    ? 'the timing is outside the middle of its limits, too close to call'
+    : 'the timing is too close to call';
+}
+
+/** The step at which the gear is freed, to set it again. */
+const gearStep = (state: PumpState) =>
+  state.sheet.steps.find((s) => s.sets.includes('pump-gear-loose') && s.adjusts?.includes('pump-gear'));
+
+/** What mends a proof that is not in: the gear set again by so much, or the cycle once more. */
+function mendText(state: PumpState, v: StepView, len: LengthText): string {
+  const w = liftOf(state, v);
+  if (w.timing!.advice === 'again') return 'Read the whole cycle once more: the crank backed, then forward to the lift';
+  if (w.timing!.advice === 'limit') return 'It stands in the middle: no further cycle with these gauges decides it';
+  const g = state.work.gearAgain;
+  const at = gearStep(state);
+  return `Open \u201c${at?.title ?? 'the step that frees the gear'}\u201d again${g ? `: ${lower(gearText(g, len))}` : ''}`;
+}
+
+export function liftAdvice(state: PumpState, v: StepView): Advised | null {
+  const t = liftOf(state, v).timing;
+  if (!t || v.step.role !== 'lift-proof') return null;
+  const verdict = t.verdict?.state ?? null;
+  if (verdict === 'in' || t.advice === 'limit') return { act: 'leave', verdict };
+  if (t.advice !== 'turn') return { act: 'again', verdict };
+  const g = state.work.gearAgain;
+  return {
+    act: 'reopen',
+    step: gearStep(state)?.id ?? '',
+    what: 'pump-gear',
+    ...(g ? { amount: g.gearDeg, unit: '°', ...(g.turn ? { sense: g.turn } : {}) } : {}),
+    target: state.work.liftChart.targetBtdc,
+    verdict
+  };
 }
 
 /** The correction as it is said to whoever holds the pump. */

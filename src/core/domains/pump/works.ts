@@ -11,6 +11,8 @@ export interface PumpWorks {
   liftChart: ChartWork;
   /** each step that measures the whole cycle, by its id */
   lifts: Record<string, LiftWork>;
+  /** what is to be done at the gear once more, by its proof; null before that was read */
+  gearAgain: GearWork | null;
   gearSlot: GearWork | null;
   ledger: LedgerWork;
   /** each step that proves the setting, by its id */

@@ -24,6 +24,8 @@ export const domain: Domain<RecurveState['work'], RecurveVocabulary['school']> =
     budget: (c) => budgetWork(c.sheet, c.engine, c.works.sweeps, c.works.timing),
     knock: (c) => knockWork(c.engine, c.r, c.works.budget.initial?.u == null ? null : c.works.budget.initial.deg)
   },
+  // set to what the search asked for, not to the data sheet's middle
+  aims: (c) => ({ strobe: c.works.recurve.initialBtdc }),
   surfaces: {
     recurve: { headline: recurveHeadline, open: recurveOpen },
     targets: { headline: targetsHeadline },

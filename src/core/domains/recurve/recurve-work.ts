@@ -37,6 +37,12 @@ export interface RecurveWork {
   springs: Part[];
   stop: Part | null;
   initial: { minBtdc: number; maxBtdc: number } | null;
+  /** the initial timing that goes with the parts taken: what sets their curve nearest to the target; null before there is one */
+  initialBtdc: number | null;
+  /** standard uncertainty of a reading of the first sweep, crank degrees */
+  uBaselineDeg: number;
+  /** how much later the weights come back than they go out, where that is more than chance: the target is met half way */
+  stickyDeg: number;
   limits: MatchInput['limits'];
   /** what the springs and stop that were taken will do, less the initial timing */
   predicted: SwappedCurve | null;
@@ -65,6 +71,9 @@ export function recurveWork(engine: Engine, r: Replayed, baseline: SweepWork | n
   const idle = numberOf(engine, 'idleRpm');
   const total = numberOf(engine, 'totalMaxBtdc');
   const creep = numberOf(engine, 'creepMaxDeg');
+  const predicted = swapped?.ok ? swapped.out : null;
+  const initial = min === undefined || max === undefined ? null : { minBtdc: min, maxBtdc: max };
+  const stickyDeg = baseline?.compare?.sticky ? (baseline.compare.hysteresisDeg ?? 0) : 0;
   return {
     from,
     extensionMmPerDeg,
@@ -73,16 +82,42 @@ export function recurveWork(engine: Engine, r: Replayed, baseline: SweepWork | n
     targetFrom,
     springs,
     stop,
-    initial: min === undefined || max === undefined ? null : { minBtdc: min, maxBtdc: max },
+    initial,
+    initialBtdc:
+      predicted && initial && target.length ? initialFor(predicted, halfWay(target, stickyDeg), initial) : null,
+    uBaselineDeg: baseline?.uDeg ?? 0,
+    stickyDeg,
     limits: {
       ...(total === undefined ? {} : { totalMaxBtdc: total }),
       ...(idle === undefined ? {} : { idleRpm: idle }),
       ...(creep === undefined ? {} : { creepMaxDeg: creep })
     },
-    predicted: swapped?.ok ? swapped.out : null,
+    predicted,
     problem: swapped && !swapped.ok ? swapped.error.message : null,
     lacks
   };
+}
+
+/**
+ * Weights that stick go out late and come back late: going up they lie below what springs alone would do by as much as they lie
+ * above it coming down. The target is set half the difference lower, so that both ways lie about it.
+ */
+const halfWay = (target: readonly TargetPoint[], stickyDeg: number): TargetPoint[] =>
+  target.map((t) => ({ ...t, deg: t.deg - stickyDeg / 2 }));
+
+/** Steps in which an initial timing is asked for, degrees. */
+const INITIAL_STEP_DEG = 0.5;
+
+/** The initial timing that lays a curve nearest to a target: the mean of what is left, in its range and on its steps. */
+function initialFor(
+  c: SwappedCurve,
+  target: readonly TargetPoint[],
+  { minBtdc, maxBtdc }: { minBtdc: number; maxBtdc: number }
+): number {
+  const left = target.map((t) => t.deg - advanceOf(c, t.rpm));
+  const held = Math.min(maxBtdc, Math.max(minBtdc, left.reduce((a, b) => a + b, 0) / left.length));
+  const most = Math.floor((maxBtdc - minBtdc) / INITIAL_STEP_DEG + 1e-9);
+  return minBtdc + Math.min(most, Math.floor((held - minBtdc) / INITIAL_STEP_DEG + 0.5 + 1e-9)) * INITIAL_STEP_DEG;
 }
 
 type Rated = Pick<Part, 'rateNPerMm' | 'preloadN'> & Partial<Pick<Part, 'uRate' | 'uPreload'>>;
@@ -101,8 +136,14 @@ export const springOf = (p: Rated): Spring => ({
  */
 const asMeasured = (stopDeg: number, baseline: readonly Knot[], uDeg: number): number => {
   const maxDeg = Math.max(...baseline.map((k) => k.deg));
-  return stopDeg > maxDeg && stopDeg - maxDeg <= uDeg ? maxDeg : stopDeg;
+  return stopDeg > maxDeg && stopDeg - maxDeg <= 2 * uDeg ? maxDeg : stopDeg;
 };
+
+/**
+ * Rule of thumb: a jump of the weights over less than this is none. A ramp is fitted straight where the weights' own is a
+ * little bent, and a predicted speed may fall over a fraction of a degree for that alone.
+ */
+const SNAP_OVER_DEG = 2;
 
 /**
  * The fitted shape with a knot at each degree of its ramps. Between them nothing changes; but readings lie all along a
@@ -137,6 +178,7 @@ export function predict(
     to: springs.map(springOf),
     extensionMmPerDeg,
     stopDeg: asMeasured(stopDeg, sweep.baseline, sweep.uDeg),
+    snapOverDeg: SNAP_OVER_DEG,
     ...(sweep.uBaselineRpm === null ? {} : { uBaselineRpm: sweep.uBaselineRpm })
   });
 }
@@ -183,16 +225,17 @@ export function matchInput(
     baseline,
     from: w.from,
     extensionMmPerDeg: w.extensionMmPerDeg,
-    target: target.map((t) => ({ ...t, weight: 1 })),
+    target: halfWay(target, w.stickyDeg).map((t) => ({ ...t, weight: 1 })),
     tray: {
       springs: stock
         .filter((s) => s.kind === 'spring')
         .map((s) => ({ id: s.id, ...springOf(s), count: s.count + held(s.id) })),
       stops: stock
         .filter((s) => s.kind === 'stop' && (s.count > 0 || s.id === w.stop?.id))
-        .map((s) => ({ id: s.id, deg: s.deg! }))
+        .map((s) => ({ id: s.id, deg: asMeasured(s.deg!, baseline, w.uBaselineDeg) }))
     },
-    initial: { ...w.initial, stepDeg: 0.5 },
+    snapOverDeg: SNAP_OVER_DEG,
+    initial: { ...w.initial, stepDeg: INITIAL_STEP_DEG },
     limits: w.limits,
     top: 5
   };

@@ -21,7 +21,7 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
   name: 'timing',
   needs: [distributor],
   works: {
-    timing: (c) => timings(c.sheet, c.engine, c.r, c.works.mark, c.schools.trigger.option),
+    timing: (c) => timings(c, c.works.mark, c.schools.trigger.option),
     gap: (c) => gapWork(c.engine, c.r)
   },
   surfaces: {

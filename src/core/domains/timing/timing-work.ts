@@ -7,13 +7,14 @@ import { staticAdjust, type HousingMove } from '../../calculations/static-timing
 import type { Engine } from '../../engine/engine.ts';
 import { limitsOf, markU } from '../../job/judged.ts';
 import { byLastGauge, gaugeOfAll } from '../../job/readings.ts';
-import { isOf, type RunSheet, type Slot } from '../../job/run-sheet.ts';
+import type { WorkContext } from '../../job/domain.ts';
+import { isOf, type Slot } from '../../job/run-sheet.ts';
 import { adviseSetting, type Advice } from '../../job/setting-advice.ts';
 import { bySetting } from '../../job/settings.ts';
 import { slotOfWay } from './slot-of-way.ts';
 import { choiceOf, numberOf } from './vocabulary.ts';
 import type { MarkError } from '../crank/mark-work.ts';
-import type { Reading, Replayed } from '../../job/replayed.ts';
+import type { Reading } from '../../job/replayed.ts';
 
 /** One setting of the housing, with the readings taken of it. */
 export interface SettingRow {
@@ -60,9 +61,7 @@ export interface TimingWork {
 
 /** The timing of every step that sets or proves it, by the way of seeing the firing point where there are ways. */
 export function timings(
-  sheet: RunSheet,
-  engine: Engine,
-  r: Replayed,
+  { sheet, engine, r, aim }: Pick<WorkContext, 'sheet' | 'engine' | 'r' | 'aim'>,
   mark: MarkError | null,
   way: string
 ): Record<string, TimingWork> {
@@ -72,7 +71,7 @@ export function timings(
       const byWay = s.schools.includes('trigger');
       const named = byWay && Object.hasOwn(slotOfWay, way) ? slotOfWay[way as keyof typeof slotOfWay] : null;
       const slot = s.slots.find((x) => x.slot === named) ?? s.slots[0]!;
-      out[s.id] = timingWork(engine, r.readings, s.id, slot, mark, byWay);
+      out[s.id] = timingWork(engine, r.readings, s.id, slot, mark, byWay, aim(slot.slot));
     }
   return out;
 }
@@ -87,9 +86,11 @@ export function timingWork(
   stepId: string,
   kind: Slot,
   mark: MarkError | null,
-  byMethod = false
+  byMethod = false,
+  aim?: number
 ): TimingWork {
-  const { target: targetBtdc, min: minBtdc, max: maxBtdc } = limitsOf(engine, kind);
+  const { target, min: minBtdc, max: maxBtdc } = limitsOf(engine, kind);
+  const targetBtdc = aim ?? target;
   const { slot } = kind;
   const groups = bySetting(readings.filter((r) => r.step === stepId && isOf(slot, r.slot, ['again'])));
   const of = { kind, mark, targetBtdc, minBtdc, maxBtdc };

@@ -13,7 +13,8 @@ import type { TimingState } from './works.ts';
 export function housingText(row: SettingRow, len: LengthText): string | null {
   const m = row.move;
   if (!m) return null;
-  if (row.advice === 'leave' || m.turn === 'none') return 'The housing stands where it is aimed, as near as it can be read. Leave it.';
+  if (row.advice === 'leave' || m.turn === 'none')
+    return 'The housing stands where it is aimed, as near as it can be read. Leave it.';
   const rim = m.rimMm === undefined ? '' : `, ${len(m.rimMm, 2)} at the rim`;
   return `Turn the housing ${turnWord(m.turn)} (from above) ${m.housingDeg.toFixed(2)}°${rim}`;
 }

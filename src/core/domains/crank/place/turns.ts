@@ -61,12 +61,19 @@ export function understandTurn(
   return { ways: waysTo(last.crankDeg, wheelDeg, turning) };
 }
 
-function fitOf(l: Likely, last: { crankDeg: number }, wheelDeg: number, move: CrankPlace['lastMove'], cycleDeg: number) {
+function fitOf(
+  l: Likely,
+  last: { crankDeg: number },
+  wheelDeg: number,
+  move: CrankPlace['lastMove'],
+  cycleDeg: number
+) {
   const off = wrap180(wheelDeg - (last.crankDeg + l.travelDeg));
   const [before, after] = l.slack ?? [0, 0];
   const offDeg = off < -before ? -before - off : off > after ? off - after : 0;
   // somebody who says that he came backward was not at the end of a move forward
-  const against = move !== 'unknown' && l.lastMove !== 'unknown' && l.from !== 'still' && move !== l.lastMove ? NEAR_DEG / 2 : 0;
+  const against =
+    move !== 'unknown' && l.lastMove !== 'unknown' && l.from !== 'still' && move !== l.lastMove ? NEAR_DEG / 2 : 0;
   return {
     ...l,
     offDeg: offDeg + against,

@@ -31,7 +31,16 @@ export interface Walk {
 type Told = { seq: number } & ({ wheel: Reading } | { told: CrankTold } | { sign: SignKind; seen: boolean | null });
 
 /** Readings that place the crank. */
-const WHEEL_SLOTS = new Set(['before', 'after', 'top', 'fit-wheel', 'stands', 'stands-back', 'stands-unsure', 'turned-on']);
+const WHEEL_SLOTS = new Set([
+  'before',
+  'after',
+  'top',
+  'fit-wheel',
+  'stands',
+  'stands-back',
+  'stands-unsure',
+  'turned-on'
+]);
 /** Slots read while the crank rocks about one TDC. */
 const ROCKING = new Set(['before', 'after', 'top', 'fit-wheel']);
 /** Standing this near before a TDC there is no rise left to feel: the signs then speak of the next one. */
@@ -83,9 +92,7 @@ export function walkCrank(w: Walked, untilSeq = Infinity): Walk {
 }
 
 const evidenceOf = (signs: ReadonlyMap<SignKind, boolean>): Evidence | null =>
-  signs.size === 0
-    ? null
-    : cycleEvidence({ evidence: [...signs].map(([kind, seen]) => ({ kind, seen })), prior: 0.5 });
+  signs.size === 0 ? null : cycleEvidence({ evidence: [...signs].map(([kind, seen]) => ({ kind, seen })), prior: 0.5 });
 
 function toldBy(r: Replayed, untilSeq: number): Told[] {
   const told: Told[] = [
@@ -118,7 +125,12 @@ function fromWheel(
 ): CrankPlace {
   const { cycleDeg } = turning;
   const turn = mod(reading.value - w.tdc.found!.tdcWheelDeg, 360);
-  const move = isOf('stands', reading.slot, ['back']) && reading.slot !== 'stands' ? 'backward' : reading.slot === 'stands-unsure' ? 'unknown' : 'forward';
+  const move =
+    isOf('stands', reading.slot, ['back']) && reading.slot !== 'stands'
+      ? 'backward'
+      : reading.slot === 'stands-unsure'
+        ? 'unknown'
+        : 'forward';
   const read = { uDeg: placeU(reading.gauge, w.tdc.found!.uDeg), reading: reading.id, asks: null, riseTo: null };
   const said = went.get(reading.id);
   if (last.crankDeg === null || !last.strokeKnown || said === null)
@@ -136,7 +148,12 @@ function fromWheel(
     const back = w.tdc.method === 'stop' && reading.slot === 'after';
     const on = mod(turn - from.crankDeg, 360);
     const travel = back ? on - 360 : wrap180(on);
-    return { ...known, crankDeg: mod(from.crankDeg + travel, cycleDeg), lastMove: back ? 'backward' : move, from: 'rocking' };
+    return {
+      ...known,
+      crankDeg: mod(from.crankDeg + travel, cycleDeg),
+      lastMove: back ? 'backward' : move,
+      from: 'rocking'
+    };
   }
   const goalDeg = step ? goalDegOf(w.sheet, w.engine, w.r, step, reading.seq) : null;
   const oncePerCycle = step?.acts.includes('accepts-lift') ?? false;
