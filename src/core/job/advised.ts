@@ -15,6 +15,8 @@ export interface Advised {
   target?: number | null;
   /** the step that mends it, where that is another one */
   step?: string;
+  /** the step in which the gauge is to be read: it shows finer than what was typed */
+  finer?: number;
   /** the slot that is read next */
   slot?: string;
   verdict: VerdictState | null;

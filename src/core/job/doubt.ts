@@ -1,5 +1,7 @@
 import { gaugeKinds } from '../tray/gauge-kinds.ts';
 import { doubtOf, type JobState, type Typed } from './domain.ts';
+import { timingLimits } from '../units/format.ts';
+import { limitsOf } from './judged.ts';
 import { slotOf, type Slot } from './run-sheet.ts';
 
 /** What is improbable about a figure, as a question to ask once; null when nothing is. */
@@ -28,8 +30,16 @@ export function gaugeDoubt(state: JobState, slot: Slot): string | null {
     : `With which ${gaugeKinds[slot.gauge].label} was it read? Choose it beside this line, or add it to the tray: without it the \u00b1 is not known, and nothing that rests on it is called in.`;
 }
 
-/** A timing that no engine has, or one far from what the run sheet brings the crank to. */
-function timingDoubt({ figure: { value }, state }: Typed): string | null {
+/**
+ * A timing that no engine has, or one far from where it should lie: from its own limits where the data sheet has them, as an
+ * idle timing is held against those of the idle, else from what the run sheet brings the crank to.
+ */
+function timingDoubt({ figure: { value }, state, engine, aim }: Typed): string | null {
+  const { min, max } = limitsOf(engine, aim.slot);
+  if (min !== null || max !== null) {
+    const off = Math.max((min ?? -Infinity) - value, value - (max ?? Infinity));
+    return off > 20 ? `That is ${off.toFixed(0)}° outside its limits, ${timingLimits(min, max)}.` : null;
+  }
   if (Math.abs(value) > 60) return `${value.toFixed(1)}° is far from any initial timing.`;
   const { reference } = state;
   return reference !== null && Math.abs(value - reference) > 20

@@ -19,15 +19,20 @@ export interface Settled {
 /** The gauge of a reading in the hand that took it. */
 export const gaugeOf = (r: Reading): Gauge => inHand(r.gauge, r);
 
+/** The step that a gauge shows, where all of some readings of degrees were typed coarser; null where they were not. */
+export const finerThanTyped = (mine: readonly Reading[]): number | null => {
+  const shown = mine[0]?.gauge?.resolution ?? 0;
+  const degrees = mine[0]?.quantity === 'angle' || mine[0]?.quantity === 'timing';
+  return degrees && shown > 0 && Math.min(...mine.map((r) => r.resolution)) > shown + 1e-9 ? shown : null;
+};
+
 /**
  * The gauge of readings that count together, in the hand that took them. Where all of them were typed in coarser steps than it
  * shows, as whole degrees on a wheel of halves, those steps count.
  */
 export function gaugeOfAll(mine: readonly Reading[]): Gauge {
   const gauge = gaugeOf(mine[0]!);
-  const typed = Math.min(...mine.map((r) => r.resolution));
-  const degrees = mine[0]!.quantity === 'angle' || mine[0]!.quantity === 'timing';
-  return degrees && gauge.resolution > 0 && typed > gauge.resolution + 1e-9 ? typedInSteps(gauge, typed) : gauge;
+  return finerThanTyped(mine) === null ? gauge : typedInSteps(gauge, Math.min(...mine.map((r) => r.resolution)));
 }
 
 /** The gauge that was named last; where none was named, only the step that was typed counts. Null without a reading. */

@@ -24,6 +24,8 @@ export interface Read extends Pick<Settled, 'value' | 'u' | 'n'> {
 const FEW = 3;
 /** After so many the doubt hardly narrows any more. */
 const MANY = 6;
+/** A doubt that fills more than this share of the room about a target even at its narrowest is never called in. */
+const HOPELESS = 0.95;
 /** A doubt that one more reading narrows by less than this share is as narrow as it gets. */
 const WORTH = 0.98;
 
@@ -47,6 +49,12 @@ export function adviseSetting(
   const room = Math.min(max === null ? Infinity : max - target, min === null ? Infinity : target - min);
   if (verdict.state === 'in') return off > Math.max(2 * f.uHand, room / 4) ? 'turn' : 'leave';
   if (off > 2 * f.uHand) return 'turn';
+  // as narrow as this gauge gets in many readings it would still reach over the limits: turning it brings nothing
+  const least = Math.hypot(
+    Math.sqrt(Math.max(0, f.u ** 2 - f.uHand ** 2)),
+    (f.uHand * Math.sqrt(f.n)) / Math.sqrt(MANY)
+  );
+  if (2 * least > HOPELESS * room) return 'limit';
   if (f.n < FEW) return 'again';
   if (off > f.uHand / 2) return 'turn';
   return narrows(f) ? 'again' : 'limit';

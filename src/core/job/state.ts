@@ -134,26 +134,46 @@ function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<string>): St
       overruled: said
     };
   });
-  reopenLost(views, flags, (step, f) => matters(f) && !reasonsAt(r.overrides, step).flags.has(f));
+  reopenLost(sheet, views, flags, (step, f) => matters(f) && !reasonsAt(r.overrides, step).flags.has(f));
   return views;
 }
 
 /**
  * A state that a later step needs may have been lost after it was reached, as the reference is when the crank turns.
  * The last step before it that gives that state is then to be repeated; and what that step itself needs may be lost as
- * well, so that the way back begins further up.
+ * well, so that the way back begins further up. A state without which a rule forbids a later step is asked for in the same
+ * way as soon as it is lost, while it can still be seen, and not at that step.
  */
-function reopenLost(views: StepView[], flags: ReadonlySet<string>, matters: (step: Step, f: string) => boolean): void {
+function reopenLost(
+  sheet: RunSheet,
+  views: StepView[],
+  flags: ReadonlySet<string>,
+  matters: (step: Step, f: string) => boolean
+): void {
   for (let k = views.length - 1; k >= 0; k--) {
     const v = views[k]!;
     if (v.state === 'repeat') v.missing = v.step.needs.filter((f) => !flags.has(f) && matters(v.step, f));
-    if (v.state !== 'blocked' && v.state !== 'repeat') continue;
-    for (const f of v.missing) {
+    const ahead = v.state === 'blocked' || v.state === 'repeat';
+    if (!ahead && v.state !== 'open') continue;
+    for (const f of [...(ahead ? v.missing : []), ...wantedByRules(sheet, v.step, flags)]) {
       const giver = views.slice(0, k).findLast((g) => g.step.sets.includes(f) && g.state !== 'not-needed');
       if (giver?.state === 'done') giver.state = 'repeat';
     }
   }
 }
+
+/** States without which a rule never lets the step be done, as a pump shaft that was not seen bars the start. */
+const wantedByRules = (sheet: RunSheet, step: Step, flags: ReadonlySet<string>): string[] =>
+  sheet.rules
+    .filter(
+      (r) =>
+        !r.worked &&
+        r.harm !== 'result' &&
+        r.on.length === 0 &&
+        !r.where &&
+        r.forbids.some((a) => step.acts.includes(a))
+    )
+    .flatMap((r) => r.off.filter((f) => !flags.has(f)));
 
 function chosenSchools(domains: readonly Domain[], engine: Engine, r: Replayed): Record<string, ChosenSchool> {
   const out: Record<string, ChosenSchool> = {};

@@ -1,11 +1,15 @@
+import type { Advised } from '../../job/advised.ts';
 import type { SurfaceWords, StepView } from '../../job/domain.ts';
-import { degText, several, type LengthText } from '../../job/texts.ts';
+import { cycleState } from '../../calculations/cycle/cycle-state.ts';
+import { finerThanTyped } from '../../job/readings.ts';
+import { degText, lower, plusMinus, several, type LengthText } from '../../job/texts.ts';
 import type { PairRow } from './tdc-pair-rows.ts';
-import type { surfaces as names } from './vocabulary.ts';
+import { signText, signToRepeat } from './signs.ts';
+import { listOf, type surfaces as names } from './vocabulary.ts';
 import { cycleDegOf } from '../../engine/engine.ts';
 import { mod } from '../../numerics/angles.ts';
 import { pinU } from './place/turning.ts';
-import { crankTarget, markFinding } from './words.ts';
+import { crankTarget, markFinding, planTo } from './words.ts';
 import type { CrankState } from './works.ts';
 
 /** `17.6 a` names the side of the top as well; the letter is taken off before the figure is read. */
@@ -15,6 +19,7 @@ export const surfaces: Record<(typeof names)[number], SurfaceWords<CrankState>> 
   tdc: {
     headline: tdcHeadline,
     open: tdcOpen,
+    advice: tdcAdvice,
     aim: (state, step, prefer) => {
       const { tdc } = state.work;
       const wanted: readonly string[] = tdc.slots;
@@ -38,7 +43,7 @@ export const surfaces: Record<(typeof names)[number], SurfaceWords<CrankState>> 
   },
   mark: { headline: (state) => (state.work.mark ? markFinding(state.work.mark) : null) },
   strokes: { headline: strokesHeadline, open: strokesOpen },
-  plan: { open: planOpen },
+  plan: { open: planOpen, advice: planAdvice },
   'make-scale': {}
 };
 
@@ -48,6 +53,24 @@ function pairsTaken(rows: readonly PairRow[]): string | null {
   const whole = rows.filter((r) => r.before && r.after).length;
   const begun = whole < rows.length ? 'one begun' : '';
   return whole ? `${several(whole, 'pair')} taken${begun && `, ${begun}`}` : 'a pair begun';
+}
+
+/** The first leg of the way to where the step brings the crank, seen from the front. */
+function planAdvice(state: CrankState, v: StepView): Advised | null {
+  const target = crankTarget(state, v.step, cycleDegOf(state.engine));
+  const plan = planTo(target, state, state.engine, 'front');
+  if (!plan) return { act: 'read', slot: 'stands', verdict: null };
+  const leg = plan.steps[0];
+  if (!leg) return { act: 'leave', what: 'crank', target: target!.deg, verdict: null };
+  return {
+    act: 'turn',
+    what: 'crank',
+    sense: leg.turn,
+    amount: leg.degrees,
+    unit: '°',
+    target: target!.deg,
+    verdict: null
+  };
 }
 
 /** Read at this step, the crank does not stand where the step brings it, by more than half a division and its own doubt. */
@@ -61,7 +84,8 @@ function planOpen(state: CrankState, v: StepView): string | null {
   const off = on > period / 2 ? on - period : on;
   // a pin enters within its clearance, wherever in it the crank stands
   const clearance = v.step.acts.includes('pins-crank') ? 2 * (pinU(state.engine) ?? 0) : 0;
-  const may = Math.max((read.gauge?.resolution ?? read.resolution) / 2, clearance) + 2 * (crank.uDeg ?? 0);
+  const division = Math.max(read.gauge?.resolution ?? 0, read.resolution);
+  const may = Math.max(division / 2, clearance) + 2 * (crank.uDeg ?? 0);
   if (Math.abs(off) > 180) return 'the crank stands a whole turn away, at the other TDC';
   return Math.abs(off) > may
     ? `the crank was read ${degText(Math.abs(off))} ${off < 0 ? 'before' : 'past'} where it must stand`
@@ -79,12 +103,20 @@ function tdcOpen(state: CrankState): string | null {
   return tdc.verdict && tdc.verdict.state !== 'in' ? 'too close to call' : null;
 }
 
+/** The sign that speaks against the others, in its words. */
+function repeatText(state: CrankState): string {
+  const kind = signToRepeat(state.work.signs) ?? state.work.signs[0]!.kind;
+  const firingOrder = listOf(state.engine, 'firingOrder');
+  const cycleDeg = cycleDegOf(state.engine);
+  return signText(kind, firingOrder ? cycleState({ cycleDeg, firingOrder, crankDeg: 0 }).companion : null);
+}
+
 function strokesOpen(state: CrankState): string | null {
   const { signs, evidence } = state.work;
   if (signs.length === 0) return 'no sign of the stroke was given';
   if (state.work.walk.signsStale) return 'the crank was turned since the signs were given';
   if (evidence!.state === 'unsure') return 'the signs do not tell compression from exhaust';
-  if (evidence!.contradictory) return 'the signs contradict each other';
+  if (evidence!.contradictory) return `the signs contradict each other; look once more: ${lower(repeatText(state))}?`;
   return signs.length < 2 ? 'one sign alone is provisional, add a second and independent one' : null;
 }
 
@@ -108,6 +140,23 @@ function tdcHeadline(state: CrankState, v: StepView, len: LengthText): string | 
   }
 }
 
+/** Read on, another pair, or leave it; and the step in which the wheel is to be read. */
+function tdcAdvice({ work: { tdc }, readings }: CrankState, v: StepView): Advised | null {
+  const verdict = tdc.verdict?.state ?? null;
+  const finer = finerThanTyped(readings.filter((r) => r.step === v.step.id && r.quantity === 'angle'));
+  const open = !tdc.found || (verdict !== null && verdict !== 'in') || tdc.rows.some((r) => r.error || r.farOff);
+  const act = open ? (tdc.found ? 'again' : 'read') : 'leave';
+  return { act, ...(tdc.nextSlot ? { slot: tdc.nextSlot } : {}), ...(finer === null ? {} : { finer }), verdict };
+}
+
+/** What whole degrees on a finer wheel cost: said once a pair is there. */
+function finerText({ work: { tdc }, readings }: CrankState): string {
+  const finer = finerThanTyped(readings.filter((r) => r.slot === 'before' || r.slot === 'after'));
+  return finer === null || !tdc.found
+    ? ''
+    : `. Read the wheel to ${finer === 0.5 ? 'the half degree' : degText(finer, 2)}, as it shows: typed coarser it leaves ${plusMinus(tdc.found.uDeg, 2)}°`;
+}
+
 function pairsHeadline(state: CrankState, found: string | null, len: LengthText): string {
   const t = state.work.tdc;
   const depth = t.method === 'stop' ? ' against the stop' : t.depth ? ` at ${len(t.depth.value, 2)} down` : '';
@@ -118,9 +167,9 @@ function pairsHeadline(state: CrankState, found: string | null, len: LengthText)
     return pulls.length === 1
       ? `Pair ${pulls[0]} lies far off: has the wheel slipped?`
       : 'The two pairs disagree: has the wheel slipped?';
-  if (t.verdict && t.verdict.state !== 'in') return `Take one more pair${depth}`;
+  if (t.verdict && t.verdict.state !== 'in') return `Take one more pair${depth}${finerText(state)}`;
   if (found && t.rows.length < 3)
-    return `Take ${t.rows.length === 1 ? 'two more pairs' : 'one more pair'}${depth}, or go on`;
+    return `Take ${t.rows.length === 1 ? 'two more pairs' : 'one more pair'}${depth}, or go on${finerText(state)}`;
   return found ?? `Read the wheel at equal depth${depth}, before and after the top`;
 }
 
@@ -132,7 +181,7 @@ function fitHeadline({ work: { tdc } }: CrankState, found: string | null): strin
 function strokesHeadline(state: CrankState, v: StepView): string | null {
   const { evidence, signs } = state.work;
   if (!evidence || (state.work.walk.signsStale && v.state !== 'done')) return null;
-  if (evidence.contradictory) return 'The signs contradict each other: check one of them again';
+  if (evidence.contradictory) return `The signs contradict each other. Look once more: ${lower(repeatText(state))}?`;
   if (evidence.state === 'unsure') return 'Too close to call: give one more sign';
   const stroke = evidence.state === 'compression' ? 'compression' : 'exhaust';
   return signs.length < 2

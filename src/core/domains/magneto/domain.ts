@@ -5,6 +5,7 @@ import { settled } from './figures.ts';
 import { magnetoWork } from './magneto-work.ts';
 import type { MagnetoVocabulary } from './vocabulary.ts';
 import {
+  couplingAdvice,
   couplingHeadline,
   couplingOpen,
   lagText,
@@ -23,7 +24,11 @@ export const domain: Domain<MagnetoWorks & CrankWorks, MagnetoVocabulary['school
   needs: [crank],
   works: { magneto: (c) => magnetoWork(c.engine, c.r, c.works.mark) },
   surfaces: {
-    coupling: { headline: (s) => couplingHeadline(s), open: (s) => couplingOpen(s) },
+    coupling: {
+      headline: (s) => couplingHeadline(s),
+      open: (s) => couplingOpen(s),
+      advice: (s) => couplingAdvice(s)
+    },
     snap: { headline: snapHeadline, open: snapOpen, advice: snapAdvice },
     'run-spark': { headline: (s) => runHeadline(s), open: (s) => runOpen(s), advice: (s) => runAdvice(s) }
   },

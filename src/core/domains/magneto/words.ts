@@ -28,6 +28,15 @@ export function couplingOpen(state: MagnetoState): string | null {
   return c.tooth.moveTeeth === 0 ? null : 'the coupling stands more than half a tooth off';
 }
 
+/** As data: the gear meshed anew by so many teeth, or left. */
+export function couplingAdvice(state: MagnetoState): Advised | null {
+  const tooth = state.work.magneto.coupling?.tooth;
+  if (!tooth) return null;
+  if (tooth.moveTeeth === 0) return { act: 'leave', verdict: 'in' };
+  const sense = tooth.moveTeeth > 0 ? 'cw' : 'ccw';
+  return { act: 'turn', what: 'gear', sense, amount: Math.abs(tooth.moveTeeth), unit: 'teeth', verdict: 'out' };
+}
+
 /** What the lag makes of the spark, and of a hand start. */
 export function lagText(state: MagnetoState): string | null {
   const { lag } = state.work.magneto;

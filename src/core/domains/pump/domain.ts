@@ -14,11 +14,14 @@ import {
   chartOpen,
   gearHeadline,
   gearOpen,
+  heldOpen,
+  heldText,
   ledgerHeadline,
   ledgerOpen,
   liftAdvice,
   liftHeadline,
   liftOpen,
+  proofAdvice,
   proofHeadline,
   proofOpen,
   torqueHeadline,
@@ -74,8 +77,11 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
     'gear-slot': { headline: gearHeadline, open: gearOpen },
     'gear-torque': { headline: torqueHeadline, open: torqueOpen },
     ledger: { headline: ledgerHeadline, open: ledgerOpen },
-    proof: { headline: proofHeadline, open: proofOpen },
-    'element-section': { headline: (s, v) => travelText(s, v), open: (s, v) => travelOpen(s, v) }
+    proof: { headline: proofHeadline, open: proofOpen, advice: proofAdvice },
+    'element-section': {
+      headline: (s, v, len) => travelText(s, v) ?? heldText(s, v, len),
+      open: (s, v) => travelOpen(s, v) ?? heldOpen(s, v)
+    }
   },
   schools: {
     'pump-method': (e) =>

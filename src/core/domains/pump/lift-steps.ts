@@ -123,10 +123,10 @@ export const gearFreed = (u: Use): Step =>
   step(
     {
       title: 'Pump held, gear freed',
-      say: 'Hold the pump\u2019s hub, slacken the gear bolts, take the locating bolt out; watch that the dial does not move.',
+      say: 'Hold the pump\u2019s hub, slacken the gear bolts, take the locating bolt out; turn the hub until the dial shows the lift that must stand, and hold it there.',
       surface: 'element-section',
       why: 'The pump stays at its lift while the crank goes to its mark.',
-      accept: 'The dial stands where it stood.',
+      accept: 'The dial stands at the lift that must stand.',
       ifSkipped: 'The cam\u2019s springs snap the pump to another angle.',
       tools: ['hub holder', 'spanner'],
       minutes: 5,

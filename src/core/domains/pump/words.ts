@@ -6,7 +6,7 @@ import type { GearWork } from './gear-slot.ts';
 import { CLOSED_DEG } from './ledger-work.ts';
 import type { LiftWork } from './lift-work.ts';
 import { whichToBelieve } from './proof-work.ts';
-import { lastOf, numberOf } from './vocabulary.ts';
+import { choiceOf, lastOf, numberOf } from './vocabulary.ts';
 import { torqueLeft, torqueOf, torqueText } from '../../job/torque.ts';
 import type { PumpState } from './works.ts';
 
@@ -75,7 +75,7 @@ function mendText(state: PumpState, v: StepView, len: LengthText): string {
   if (w.timing!.advice === 'limit') return 'It stands in the middle: no further cycle with these gauges decides it';
   const g = state.work.gearAgain;
   const at = gearStep(state);
-  return `Open \u201c${at?.title ?? 'the step that frees the gear'}\u201d again${g ? `: ${lower(gearText(g, len))}` : ''}`;
+  return `Open \u201c${at?.title ?? 'the step that frees the gear'}\u201d again${g ? `: ${lower(turnGearText(g, len))}` : ''}`;
 }
 
 export function liftAdvice(state: PumpState, v: StepView): Advised | null {
@@ -98,8 +98,14 @@ export function liftAdvice(state: PumpState, v: StepView): Advised | null {
 /** The correction as it is said to whoever holds the pump. */
 export function gearText(g: GearWork, len: LengthText): string {
   const much = Math.abs(g.changeCrankDeg);
-  if (much <= 2 * g.uCrankDeg)
-    return `${degText(much, 2)} of the crank is less than its doubt, ± ${degText(2 * g.uCrankDeg, 2)}: leave the gear`;
+  return much <= 2 * g.uCrankDeg
+    ? `${degText(much, 2)} of the crank is less than its doubt, ± ${degText(2 * g.uCrankDeg, 2)}: leave the gear`
+    : turnGearText(g, len);
+}
+
+/** The correction by itself, whatever its doubt. */
+function turnGearText(g: GearWork, len: LengthText): string {
+  const much = Math.abs(g.changeCrankDeg);
   const sense = g.changeCrankDeg > 0 ? 'late' : 'early';
   const arc = g.arcMm === null ? '' : `, ${len(g.arcMm, 2)} at the bolts`;
   const way = g.turn ? ` ${turnWord(g.turn)} (seen from the drive end)` : ' with its run';
@@ -182,13 +188,49 @@ export function proofHeadline(state: PumpState, v: StepView): string | null {
   if (believe) return believe;
   const at = `${p.what === 'pin' ? 'Pin' : 'Lock'} enters ${degText(Math.abs(p.offDeg), 2)} ${p.offDeg > 0 ? 'early' : 'late'}`;
   if (p.verdict === null) return `${at}: what it may differ by is not on the data sheet`;
-  return `${at}, ${plusMinus(p.entered!.uDeg, 2)}°: ${VERDICT_WORD[p.verdict.state]}, ${p.verdict.state === 'in' ? '' : 'only '}\u00b1 ${p.within}° may be`;
+  const by = `${at}, ${plusMinus(p.entered!.uDeg, 2)}°: ${VERDICT_WORD[p.verdict.state]}, ${p.verdict.state === 'in' ? '' : 'only '}\u00b1 ${p.within}° may be`;
+  const stroke = p.entered!.strokeKnown
+    ? ''
+    : '. The wheel shows this place twice in a cycle: which stroke it is on is not known';
+  if (p.verdict.state === 'in') return `${by}${stroke}`;
+  if (p.verdict.state === 'unsure') return `${by}. Turn two turns forward and try it once more${stroke}`;
+  return p.what === 'pin' ? `${by}${stroke}` : `${by}. ${pressAnewText(state, p.offDeg)}${stroke}`;
+}
+
+/** The step at which the gear is pressed on. */
+const pressStep = (state: PumpState) => state.sheet.steps.find((s) => s.acts.includes('fits-gear'));
+
+/** A gear that lies off its place: by how much, which way, and at which step it is pressed on anew. */
+const pressAnewText = (state: PumpState, offDeg: number): string =>
+  `The gear sits ${degText(Math.abs(offDeg), 2)} of the crank too ${offDeg > 0 ? 'early' : 'late'}: loosen its nut, open \u201c${pressStep(state)?.title ?? 'the step that presses the gear on'}\u201d again and press it on anew`;
+
+/** The same as data: tried once more, or the gear pressed on anew. */
+export function proofAdvice(state: PumpState, v: StepView): Advised | null {
+  const p = state.work.proofs[v.step.id]!;
+  if (p.offDeg === null || p.verdict === null) return null;
+  const verdict = p.verdict.state;
+  if (verdict === 'in') return { act: 'leave', verdict };
+  if (verdict === 'unsure') return { act: 'again', slot: 'stands', verdict };
+  const anew = p.what === 'lock' || /set it anew/.test(whichToBelieve(...lockAndPin(state)) ?? '');
+  return anew
+    ? {
+        act: 'reopen',
+        step: pressStep(state)?.id ?? '',
+        what: 'pump-gear',
+        amount: Math.abs(p.offDeg),
+        sense: p.offDeg > 0 ? 'back' : 'on',
+        unit: '°',
+        verdict
+      }
+    : { act: 'again', slot: 'stands', verdict };
 }
 
 export function proofOpen(state: PumpState, v: StepView): string | null {
   const p = state.work.proofs[v.step.id]!;
   if (p.offDeg === null) return 'nobody has read where it enters';
   if (p.verdict === null) return 'what the proof may differ by is not on the data sheet';
+  if (!p.entered!.strokeKnown)
+    return 'which of the two strokes it entered on is not known: the wheel shows the place twice in a cycle';
   return p.verdict.state === 'in'
     ? null
     : `the ${p.what} enters ${p.verdict.state === 'out' ? 'outside its limits' : 'too close to call'}`;
@@ -206,6 +248,34 @@ export function travelOpen(state: PumpState, v: StepView): string | null {
   );
   if (ends.length === 0) return null;
   return `the dial has no travel left ${ends.map((e) => (e === 'spare-low' ? 'below' : 'above')).join(' and ')}: mount it anew`;
+}
+
+/** With the gear free the pump is turned until its dial shows the wanted lift, and held there. */
+export function heldText(state: PumpState, v: StepView, len: LengthText): string | null {
+  if (!v.step.slots.some((x) => x.slot === 'lift-held') || v.step.role === 'drag') return null;
+  const held = lastOf(
+    state.readings.filter((r) => r.step === v.step.id),
+    'lift-held'
+  );
+  const wanted = state.work.liftChart.target?.liftMm;
+  if (!held || wanted === undefined) return null;
+  const off = wanted - held.value;
+  if (Math.abs(off) <= HELD_WITHIN_MM) return `Held at ${len(held.value, 2)}, the lift that must stand`;
+  const runs = choiceOf(state.engine, 'pumpDirection');
+  const on =
+    runs === 'cw' || runs === 'ccw'
+      ? turnWord(off > 0 === (runs === 'cw') ? 'cw' : 'ccw')
+      : off > 0
+        ? 'on with its run'
+        : 'back against its run';
+  return `The dial shows ${len(held.value, 2)}, ${len(wanted, 2)} must stand: turn the pump\u2019s hub ${on}${runs ? ' (seen from the drive end)' : ''} until it does, hold it there and read it again`;
+}
+/** Rule of thumb: nearer than this a hand does not hold a pump to its lift. */
+const HELD_WITHIN_MM = 0.05;
+
+export function heldOpen(state: PumpState, v: StepView): string | null {
+  const text = heldText(state, v, (mm) => `${mm.toFixed(2)} mm`);
+  return text?.startsWith('The dial shows') ? 'the pump is not held at the lift that must stand' : null;
 }
 
 export const travelText = (state: PumpState, v: StepView): string | null => {

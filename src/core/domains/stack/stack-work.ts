@@ -47,7 +47,9 @@ export interface StackWork {
   packing: Part[];
   packingMm: Settled | null;
   /** the float that counts: read directly on the finished drive, else washer and gaps with the packing that was chosen */
-  float: (Judged & { from: 'dial' | 'washer' | 'bench' }) | null;
+  float: (Judged & { from: 'dial' | 'both' | 'washer' | 'bench' }) | null;
+  /** how far the dial's figure lies from what washer, gaps and packing give, and whether that is more than both can err; mm */
+  apart: { mm: number; uMm: number; real: boolean } | null;
   engagement: Engagement | null;
   gasket: Settled | null;
   faceMm: number | null;
@@ -99,6 +101,8 @@ export function stackWork(engine: Engine, r: Replayed): StackWork {
   const packing = partsTaken(r, 'packing');
   const packingMm = settledOf(readings, 'packing') ?? thicknessOf(packing);
   const float = floatThatCounts(bare, dial, bench, packingMm, min, max);
+  const sum = bare && sumOf(bare, packingMm);
+  const apart = dial && sum ? apartOf(dial, sum) : null;
   const engagement = depthOf(engine, readings);
   const lossMm = lossOf(readings);
   return {
@@ -119,6 +123,7 @@ export function stackWork(engine: Engine, r: Replayed): StackWork {
     packing,
     packingMm,
     float,
+    apart,
     engagement,
     gasket: gasketOf(engine, readings),
     faceMm: numberOf(engine, 'gearFaceMm') ?? null,
@@ -151,10 +156,14 @@ function floatThatCounts(
   min: number | null,
   max: number | null
 ): StackWork['float'] {
+  if (dial && bare && !dial.scatterUnknown && !bare.scatterUnknown && !packing?.scatterUnknown) {
+    const sum = sumOf(bare, packing);
+    // two ways that share no gauge: where they agree, each tells of the other
+    if (!apartOf(dial, sum).real) return together(dial, sum, min, max);
+  }
   if (dial) return { mm: dial.value, uMm: dial.u, verdict: dial.verdict, from: 'dial' };
   if (bare) {
-    const mm = bare.floatMm + (packing?.value ?? 0);
-    const uMm = Math.hypot(bare.uMm, packing?.u ?? 0);
+    const { mm, uMm } = sumOf(bare, packing);
     return {
       mm,
       uMm,
@@ -170,6 +179,32 @@ function floatThatCounts(
       from: 'bench'
     };
   return null;
+}
+
+/** Float by washer and gaps, with the packing that was put in. */
+const sumOf = (bare: EndFloat, packing: Settled | null): { mm: number; uMm: number } => ({
+  mm: bare.floatMm + (packing?.value ?? 0),
+  uMm: Math.hypot(bare.uMm, packing?.u ?? 0)
+});
+
+function apartOf(dial: JudgedFigure, sum: { mm: number; uMm: number }): NonNullable<StackWork['apart']> {
+  const [mm, uMm] = [dial.value - sum.mm, Math.hypot(dial.u, sum.uMm)];
+  return { mm, uMm, real: Math.abs(mm) > APART_U * uMm + 1e-9 };
+}
+/** Two figures of one thing lie further apart than this many of their standard uncertainties once in a hundred. */
+const APART_U = 2.6;
+
+/** Two independent figures of one thing, each weighed by 1/u² (weighted mean, Guide to the expression of uncertainty, H.3). */
+function together(
+  dial: JudgedFigure,
+  sum: { mm: number; uMm: number },
+  min: number | null,
+  max: number | null
+): NonNullable<StackWork['float']> {
+  const [a, b] = [1 / dial.u ** 2, 1 / sum.uMm ** 2];
+  const mm = (dial.value * a + sum.mm * b) / (a + b);
+  const uMm = 1 / Math.sqrt(a + b);
+  return { mm, uMm, verdict: verdictOrNone(mm, uMm, min, max), from: 'both' };
 }
 
 /** Pieces laid on one another: thicknesses add, their uncertainties in squares. */

@@ -14,15 +14,13 @@ export function stackHeadline(state: StackState, v: StepView, len: LengthText): 
     return stack.bottoms
       ? `It bottoms: clamping takes ${len(stack.lossMm.value, 2)} of float away`
       : 'No float is lost by clamping: it does not bottom';
-  if (asks(v, 'float-dial') && stack.direct)
-    return judged(
-      'End float',
-      stack.direct.value,
-      stack.direct.u,
-      stack.direct.verdict?.state,
-      [stack.minMm, stack.maxMm],
-      len
-    );
+  if (asks(v, 'float-dial') && stack.direct) {
+    if (stack.apart?.real)
+      return `Dial and washer lie ${len(Math.abs(stack.apart.mm), 3)} apart, more than both can err: look for a film, a burr or a leaning dial, then read it again`;
+    const { mm, uMm, verdict, from } = stack.float!;
+    const by = from === 'both' ? 'End float, by dial and washer together,' : 'End float';
+    return judged(by, mm, uMm, verdict?.state, [stack.minMm, stack.maxMm], len);
+  }
   if (asks(v, 'length')) {
     const e = stack.engagement;
     if (!e) return null;
@@ -68,7 +66,10 @@ export function stackOpen(state: StackState, v: StepView): string | null {
     return verdictOpen('the end float with what was taken', stack.float?.verdict?.state);
   }
   if (asks(v, 'float-tight') && stack.bottoms) return 'clamping takes float away: the drive stands on the pump';
-  if (asks(v, 'float-dial')) return verdictOpen('the end float', stack.direct?.verdict?.state);
+  if (asks(v, 'float-dial'))
+    return stack.apart?.real
+      ? 'dial and washer give floats that lie further apart than both can err'
+      : verdictOpen('the end float', stack.direct ? stack.float?.verdict?.state : undefined);
   if (asks(v, 'length')) {
     if (!stack.engagement) return 'length and depth are not both read';
     return (

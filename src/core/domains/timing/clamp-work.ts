@@ -6,6 +6,7 @@ import type { Reading } from '../../job/replayed.ts';
 import { judgedBy, plusMinus } from '../../job/texts.ts';
 import { timingLimits, timingPm } from '../../units/format.ts';
 import { slots } from './slots.ts';
+import type { Advised } from '../../job/advised.ts';
 import type { TimingState } from './works.ts';
 
 /** The clamp brought to its torque: how it compares with what is wanted, and whether the timing moved by it. */
@@ -81,4 +82,14 @@ export function clampOpen(state: TimingState): string | null {
   return stands && offCentre(stands)
     ? `with the clamp tight the timing is ${stands.verdict!.state === 'out' ? 'outside its limits' : 'near its limit, too close to call'}`
     : null;
+}
+
+/** The same as data: where tightening moved it, or it stands off, the strobe's step is opened again. */
+export function clampAdvice(state: TimingState): Advised | null {
+  const { moved, stands } = clampWork(state);
+  if (!moved && !stands) return null;
+  const verdict = stands?.verdict?.state ?? null;
+  if (!moved?.real && !(stands && offCentre(stands))) return { act: 'leave', verdict };
+  const strobe = state.sheet.steps.findLast((s) => s.role === 'strobe');
+  return { act: 'reopen', step: strobe?.id ?? '', what: 'housing', target: stands?.target ?? null, verdict };
 }

@@ -6,13 +6,13 @@ import type { Domain, StepView } from '../../job/domain.ts';
 import { judgedOpen } from '../../job/judged.ts';
 import { domain as distributor } from '../distributor/domain.ts';
 import { againstBefore, beforeAfterText } from './before-after.ts';
-import { clampHeadline, clampOpen } from './clamp-work.ts';
+import { clampAdvice, clampHeadline, clampOpen } from './clamp-work.ts';
 import { dwellDoubt } from './doubts.ts';
 import { settled } from './figures.ts';
 import { gapWork } from './gap-work.ts';
 import { timings } from './timing-work.ts';
 import { choiceOf, holds, type TimingVocabulary } from './vocabulary.ts';
-import { biasHeadline, gapHeadline, housingTurns, timingHeadline, timingOpen } from './words.ts';
+import { biasHeadline, gapHeadline, housingTurns, timingAdvice, timingHeadline, timingOpen } from './words.ts';
 import type { TimingContext, TimingState, TimingWorks } from './works.ts';
 import type { CrankWorks } from '../crank/works.ts';
 
@@ -28,6 +28,7 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
     timing: {
       headline: timingHeadline,
       open: timingOpen,
+      advice: timingAdvice,
       aim: (state, step, prefer) => {
         const named = (s: string) => step.slots.find((x) => x.slot === s)!;
         if (prefer === 'rim') return { slot: named('rim'), as: 'rim', n: null };
@@ -39,7 +40,11 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
     },
     gap: { headline: gapHeadline, open: judgedOpen },
     bias: { headline: (state) => biasHeadline(state) },
-    clamp: { headline: (state) => clampHeadline(state), open: (state) => clampOpen(state) }
+    clamp: {
+      headline: (state) => clampHeadline(state),
+      open: (state) => clampOpen(state),
+      advice: (state) => clampAdvice(state)
+    }
   },
   schools: {
     'reference-angle': () => ({

@@ -1,5 +1,7 @@
+import type { Advised } from '../../job/advised.ts';
 import type { StepView } from '../../job/domain.ts';
 import { judgedHeadline } from '../../job/judged.ts';
+import { finerThanTyped } from '../../job/readings.ts';
 import { judgedBy, turnWord, type LengthText } from '../../job/texts.ts';
 import { timingLimits, timingPm } from '../../units/format.ts';
 import { biasOf } from './bias.ts';
@@ -33,7 +35,31 @@ export function timingHeadline(state: TimingState, v: StepView, len: LengthText)
   if (judged === 'in') return `${stands} with the mark\u2019s error taken off${by}`;
   return latest.advice === 'limit'
     ? `Leave the housing: it stands in the middle, ${stands}${by}. No further reading with this gauge decides it`
-    : `Leave the housing as it stands and narrow the doubt, read it again: ${stands}${by}`;
+    : `Leave the housing as it stands and narrow the doubt, read it again${finerText(latest)}: ${stands}${by}`;
+}
+
+const finerText = (row: SettingRow): string => {
+  const finer = finerThanTyped(row.counted);
+  return finer === null ? '' : `, to ${finer === 0.5 ? 'the half degree' : `${finer}°`}`;
+};
+
+/** The same as data: the housing turned so far and which way, read again, or left. */
+export function timingAdvice(state: TimingState, v: StepView): Advised | null {
+  const t = state.work.timing[v.step.id]!;
+  const { latest } = t;
+  if (!latest || latest.earlier || !t.markKnown) return null;
+  const verdict = latest.verdict?.state ?? null;
+  const finer = finerThanTyped(latest.counted);
+  if (latest.advice !== 'turn')
+    return {
+      act: latest.advice === 'again' ? 'again' : 'leave',
+      slot: t.slot,
+      ...(finer === null ? {} : { finer }),
+      verdict
+    };
+  const m = latest.move;
+  const how: Partial<Advised> = m && m.turn !== 'none' ? { sense: m.turn, amount: m.housingDeg, unit: '°' } : {};
+  return { act: 'turn', what: 'housing', ...how, target: t.targetBtdc, slot: t.slot, verdict };
 }
 
 export function timingOpen(state: TimingState, v: StepView): string | null {

@@ -12,6 +12,7 @@ import {
   faultOpen,
   shaftHeadline,
   shaftOpen,
+  toothAdvice,
   toothHeadline,
   toothOpen,
   witnessHeadline,
@@ -30,7 +31,7 @@ export const domain: Domain<ToothWorks & CrankWorks, ToothVocabulary['school']> 
   },
   surfaces: {
     cap: {},
-    tooth: { headline: toothHeadline, open: toothOpen },
+    tooth: { headline: toothHeadline, open: toothOpen, advice: toothAdvice },
     drop: { headline: dropHeadline },
     shaft: { headline: shaftHeadline, open: shaftOpen },
     fault: { headline: faultHeadline, open: faultOpen },

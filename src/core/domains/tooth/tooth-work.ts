@@ -43,6 +43,8 @@ export interface ToothWork {
   slot: Reading | null;
   engage: ReturnType<typeof driveEngage> | null;
   orient: ReturnType<typeof driveOrient> | null;
+  /** cylinders in firing order, which is how the towers stand in the rotor\u2019s sense and how the drawing numbers them */
+  order: readonly number[];
   /** what is still to be read or entered before a tooth can be worked out, in words */
   lacks: string[];
 }
@@ -170,6 +172,7 @@ export function toothWork(
     slot,
     engage: engageOf(engine, rotor, ratio, symmetryDeg, tang, slot, targetCrankDeg, placeAt),
     orient: orientOf(engine, readings, rotor, ratio, teeth, targetCrankDeg, placeAt),
+    order: listOf(engine, 'firingOrder') ?? [],
     lacks
   };
 }
@@ -259,20 +262,18 @@ function orientOf(
 const crank = (d: number): string => `${d.toFixed(1)}°`;
 
 /** What a tooth and tower would mean, in words, against the best: why not that one. */
-export function rivalText(c: IndexCandidate, best: IndexCandidate): string {
+export function rivalText(c: IndexCandidate, best: IndexCandidate, order: readonly number[]): string {
   const steps = c.toothStep - best.toothStep;
   const where =
     steps === 0
       ? 'The same tooth'
       : `${Math.abs(steps) === 1 ? 'One tooth' : `${Math.abs(steps)} teeth`} ${steps > 0 ? 'clockwise' : 'anticlockwise'}`;
-  const tower = c.terminal === best.terminal ? '' : `, number one ${placesText(c.terminal - best.terminal)}`;
+  const tower =
+    c.terminal === best.terminal ? '' : `, number one on the tower that is number ${order[c.terminal]}\u2019s now`;
   const short = c.advanceRoomDeg <= c.retardRoomDeg ? 'advance' : 'retard';
   const room = Math.min(c.advanceRoomDeg, c.retardRoomDeg);
   return `${where}${tower}: ${short} room ${room < 15 ? 'only ' : ''}${crank(room)}.`;
 }
-
-const placesText = (p: number): string =>
-  `${Math.abs(p) === 1 ? 'one tower' : `${Math.abs(p)} towers`} ${p > 0 ? 'on' : 'back'}`;
 
 /** The finding of the tooth step: what to do, or what is in the way. */
 export function toothFinding(t: ToothWork): string | null {
@@ -287,7 +288,8 @@ export function toothFinding(t: ToothWork): string | null {
           ? 'Let it down where the old one stood'
           : 'Leave it on this tooth'
         : `${out ? 'Let it down' : 'Lift and move'} ${Math.abs(best.toothStep) === 1 ? 'one tooth' : `${Math.abs(best.toothStep)} teeth`} ${best.toothStep > 0 ? 'clockwise' : 'anticlockwise'}${out ? ' of the old place' : ''}`;
-    const tower = best.terminal === 0 ? '' : `, call tower ${best.terminal + 1} number one`;
+    const tower =
+      best.terminal === 0 ? '' : `, call the tower that is number ${t.order[best.terminal]}\u2019s now number one`;
     return `${turn}${tower}: rotor at ${best.rotorBearingDeg.toFixed(0)}°, ${crank(best.advanceRoomDeg)} of the crank to advance, ${crank(best.retardRoomDeg)} to retard${feasibleCount === 1 ? '. No other tooth fits' : ''}`;
   }
   return nearest

@@ -1,3 +1,4 @@
+import type { Advised } from '../../job/advised.ts';
 import type { StepView } from '../../job/domain.ts';
 import { turnWord } from '../../job/texts.ts';
 import { landed, toothFinding } from './tooth-work.ts';
@@ -54,7 +55,7 @@ export function faultHeadline(state: ToothState): string | null {
   const where = `at ${c.housingBearingDeg.toFixed(0)}°, ${c.advanceRoomDeg.toFixed(0)}° of the crank to advance and ${c.retardRoomDeg.toFixed(0)}° to retard`;
   return c.terminal === 0
     ? `Not the shaft: on this tooth the housing stands free ${where}`
-    : `It can be lived with: number one ${c.terminal} ${c.terminal === 1 ? 'tower' : 'towers'} round, the housing stands free ${where}`;
+    : `It can be lived with: number one on the tower that is number ${t.order[c.terminal]}\u2019s now, the housing stands free ${where}`;
 }
 
 const teethText = (k: number) => (Math.abs(k) === 1 ? 'one tooth' : `${Math.abs(k)} teeth`);
@@ -85,6 +86,23 @@ export function shaftOpen(state: ToothState, v: StepView): string | null {
   const o = state.work.tooth.orient;
   if (!sets(v, 'gear-meshed') || !o || o.best.toothStep === 0) return null;
   return `the slot stands ${teethText(o.best.toothStep)} out`;
+}
+
+/** As data: lifted and moved by so many teeth, or left. */
+export function toothAdvice(state: ToothState, v: StepView): Advised | null {
+  const seated = state.readings.findLast((r) => r.step === v.step.id && r.slot === 'rotor');
+  const where = seated ? landed(state.work.tooth, seated.value) : null;
+  if (!where) return null;
+  if (where.within) return { act: 'leave', verdict: 'in' };
+  const sense = where.offDeg > 0 ? 'ccw' : 'cw';
+  return {
+    act: 'lift',
+    what: 'gear',
+    sense,
+    amount: Math.max(1, Math.abs(where.teeth)),
+    unit: 'teeth',
+    verdict: 'out'
+  };
 }
 
 export function toothOpen(state: ToothState, v: StepView): string | null {

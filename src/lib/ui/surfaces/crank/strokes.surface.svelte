@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { SurfaceProps } from '../props.ts';
   import { mostTelling, sharesCause, type SignKind } from '$core/calculations/cycle/cycle-evidence.ts';
+  import { signText } from '$core/domains/crank/signs.ts';
   import { cycleState } from '$core/calculations/cycle/cycle-state.ts';
   import { words } from '$core/job/index.ts';
   import { choiceOf, cycleDegOf, listOf, numberOf } from '$core/engine/engine.ts';
@@ -16,20 +17,16 @@
       ? cycleState({ cycleDeg: cycleDegOf(session.engine), firingOrder: order, crankDeg: 0 }).companion
       : null
   );
-  const signs = $derived<[SignKind, string][]>([
-    ['airPushedOut', 'Air is pushed out of number one\u2019s plug hole'],
-    ['intakeJustClosed', 'Its inlet valve opened and has just closed'],
-    ['bothValvesClosed', 'Both its rockers are slack'],
-    [
-      'companionRocking',
-      companion === null
-        ? 'The companion cylinder\u2019s valves rock at the top'
-        : `Cylinder ${companion}\u2019s valves rock at the top`
-    ],
-    ['gaugePressure', 'Gauge or whistle shows pressure'],
-    ['camMarksAgree', 'The cam marks agree'],
-    ['rotorAtNumberOne', 'The rotor points at number one (undisturbed drive only)']
-  ]);
+  const kinds = [
+    'airPushedOut',
+    'intakeJustClosed',
+    'bothValvesClosed',
+    'companionRocking',
+    'gaugePressure',
+    'camMarksAgree',
+    'rotorAtNumberOne'
+  ] as const;
+  const signs = $derived(kinds.map((k): [SignKind, string] => [k, signText(k, companion)]));
   const preferred = $derived(
     (
       {
@@ -58,7 +55,7 @@
     const apart = best && !sharesCause(best[0], [...given.keys()]) ? ', independent of those given' : '';
     const ask = best ? ` What would settle it best${apart}: ${lower(best[1])}?` : '';
     if (e.contradictory)
-      return `One sign speaks strongly for compression and another strongly against it. Check the weaker of the two again.${ask}`;
+      return 'One sign speaks strongly for compression and another strongly against it. The one that stands against the others is named above: look at it once more.';
     if (e.state === 'unsure')
       return oneCause
         ? `Valves and cam marks share a cause: a cam a turn out makes all of them wrong together, so they count as one sign.${ask}`

@@ -130,7 +130,7 @@
               <td class="n" class:tight={c.advanceRoomDeg < 15}>{c.advanceRoomDeg.toFixed(1)}°</td>
               <td class="n" class:tight={c.retardRoomDeg < 15}>{c.retardRoomDeg.toFixed(1)}°</td>
             </tr>
-            {#if k > 0}<tr class="because"><td colspan="4">{rivalText(c, best!)}</td></tr>{/if}
+            {#if k > 0}<tr class="because"><td colspan="4">{rivalText(c, best!, t.order)}</td></tr>{/if}
           {/each}
         </tbody>
       </table>
