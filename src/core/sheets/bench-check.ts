@@ -42,7 +42,7 @@ export const benchCheck = sheet({
         }
       ]
     }),
-    curves.vacuumChecked({ id: 'vacuum', phase: RUN, clears: [] }),
+    curves.vacuumChecked({ id: 'vacuum', phase: RUN }),
     received.partsDecided({ id: 'parts', phase: DECIDE }),
     engine.closeLog({ id: 'close', phase: DECIDE })
   ]

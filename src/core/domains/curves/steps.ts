@@ -49,7 +49,7 @@ export const vacuumChecked = (u: Use): Step =>
   step(
     {
       title: 'Vacuum advance and its diaphragm',
-      say: 'Hold the speed, raise the depression in steps with the hand pump, read the timing; then let it stand and see if it holds.',
+      say: 'Hold the speed, raise the depression in steps with the hand pump, read the timing; then let it stand and see if it holds. The hose stays plugged.',
       why: 'It proves unit, source and direction; a leaking diaphragm is a weak mixture as well.',
       accept: 'Adds as the data sheet has it, in the advance sense, and holds.',
       ifSkipped: 'A plate stuck, or moving the wrong way.',
@@ -58,7 +58,6 @@ export const vacuumChecked = (u: Use): Step =>
       helper: 'yes',
       hazards: ['rotating'],
       sets: ['vacuum-set'],
-      clears: ['vacuum-plugged'],
       slots: [slots['vac-kpa'], slots['vac-deg'], slots['hold-start'], slots['hold-end'], slots['hold-seconds']],
       onlyIf: vacuumFitted,
       schools: ['vacuum'],
