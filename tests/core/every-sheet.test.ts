@@ -104,6 +104,7 @@ const READ: Record<string, string[]> = {
   wire: ['1', '3', '4', '2'],
   'contact-gap': ['0.40'],
   fires: ['9b'],
+  'base-before': ['9b'],
   strobe: ['9b'],
   'turned-on': ['324'],
   lobe: ['20', '110', '200', '290'],
@@ -126,11 +127,12 @@ const READ: Record<string, string[]> = {
   'idle-diesel': ['650'],
   leaks: ['0'],
   'drive-stands': ['90'],
-  snap: ['6a', '6a'],
+  // read on the mark, which stands some two degrees early
+  snap: ['4a', '4a'],
   'flange-torque': ['16'],
-  'snap-after': ['6a', '6a'],
+  'snap-after': ['4a', '4a'],
   'run-rpm': ['900'],
-  'run-spark': ['24b'],
+  'run-spark': ['26b'],
   'stop-again': ['22b'],
   'idle-timing': ['4b'],
   'idle-two': ['650'],
@@ -219,7 +221,7 @@ function doStep(job: PlayedJob, step: Step, yes: boolean): void {
 
 function read(job: PlayedJob, step: Step): void {
   if (step.surface === 'tdc') {
-    job.pairs('1.8', ['343.5', '12.5'], ['343.5', '12.5'], ['343.5', '12.5']);
+    job.pairsAt(step.id, '1.8', ['343.5', '12.5'], ['343.5', '12.5'], ['343.5', '12.5']);
     return;
   }
   if (step.surface === 'strokes') {

@@ -45,7 +45,7 @@ const page = async () => ((await load({} as never)) as { gauges: GaugeHands[] })
 const dial = async () => (await page()).find((g) => g.gauge.id === 'dial')!.hands;
 
 describe('a hand is learnt', () => {
-  it('from its repeats on other jobs, by kind and person, and never from the job it reads on', async () => {
+  it('from its repeats on other jobs, by person, gauge and what is read, and never from the job it reads on', async () => {
     const [a, b] = [await pedestal('2026-01-05T08:00:00Z'), await pedestal('2026-03-05T08:00:00Z')];
     const other = await addPerson('Other Hand');
     // the tray knows the dial to scatter 0.02 mm, with 20 degrees of freedom; it is all that is known
@@ -59,7 +59,7 @@ describe('a hand is learnt', () => {
     expect(held!.scatter).toBeCloseTo(pooled, 9);
     expect(await washer(b, '3.05', other)).toMatchObject({ scatter: 0.02, scatterDof: 20 });
     // a page says the same to whoever sits there, and nothing of anybody else
-    expect((await jobPage(b, by.id)).hand).toMatchObject({ person: by.id, learnt: { dial: { dof: 4, n: 5 } } });
+    expect((await jobPage(b, by.id)).hand).toMatchObject({ person: by.id, learnt: { 'dial washer': { dof: 4, n: 5 } } });
     expect((await jobPage(a, by.id)).hand!.learnt).toEqual({});
     expect((await jobPage(b, null)).hand).toBeNull();
   });

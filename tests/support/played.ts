@@ -133,10 +133,14 @@ export class PlayedJob {
     return this.say(this.reading(step, slot, text));
   }
   pairs(depth: string, ...rows: [string, string][]): this {
-    this.read('tdc', 'depth', depth);
+    return this.pairsAt('tdc', depth, ...rows);
+  }
+  /** Pairs at a step that a sheet gives another name. */
+  pairsAt(step: string, depth: string, ...rows: [string, string][]): this {
+    this.read(step, 'depth', depth);
     for (const [b, a] of rows) {
-      this.read('tdc', 'before', b);
-      this.read('tdc', 'after', a);
+      this.read(step, 'before', b);
+      this.read(step, 'after', a);
     }
     return this;
   }

@@ -102,6 +102,8 @@ export interface Typed<State = any> {
 export interface RepeatGroup {
   of: Reading[];
   kind: GaugeKind;
+  /** what is read, as `readsOf` says it of a slot */
+  reads: string;
   values: number[];
   /** what one figure takes of a reading's scatter: 1/√2 for the middle of two */
   share: number;

@@ -1,28 +1,33 @@
 import { wrap180 } from '../numerics/angles.ts';
 import { mean } from '../numerics/statistics.ts';
 import type { GaugeKind } from '../tray/gauge-kinds.ts';
-import type { Learnt } from '../tray/hands.ts';
+import { learntKey, type Learnt } from '../tray/hands.ts';
+import { readsOf } from '../tray/reads.ts';
 import type { JobState, RepeatGroup } from './domain.ts';
 import type { Reading } from './replayed.ts';
 import { slotOf, type Slot } from './run-sheet.ts';
 
-/** What the repeats of one person with one kind of gauge tell of how that hand scatters. */
+/** What the repeats of one person with one gauge tell of how that hand scatters where that is read. */
 export interface Repeats extends Learnt {
   person: string;
   kind: GaugeKind;
+  /** which gauge of the tray */
+  gauge: string;
+  reads: string;
 }
 
 /**
- * The repeats in a job, pooled by person and gauge kind: n readings of one thing by one hand with one gauge bring n-1
+ * The repeats in a job, pooled by person, gauge and what is read: n readings of one thing by one hand with one gauge bring n-1
  * degrees of freedom and the squares of what they lie from their mean. Readings without a gauge tell nothing.
  */
 export function repeatsIn(state: JobState): Repeats[] {
   const out = new Map<string, Repeats>();
   for (const group of [...slotGroups(state), ...state.domains.flatMap((d) => d.repeats?.(state) ?? [])])
     for (const one of byHand(group)) {
-      const { kind, person } = one;
-      const key = `${kind} ${person}`;
-      const so = out.get(key) ?? { person, kind, dof: 0, ss: 0, n: 0 };
+      const { kind, gauge, person } = one;
+      const { reads } = group;
+      const key = `${kind} ${learntKey(gauge, reads)} ${person}`;
+      const so = out.get(key) ?? { person, kind, gauge, reads, dof: 0, ss: 0, n: 0 };
       const middle = mean(one.values);
       const ss = one.values.reduce((t, x) => t + (x - middle) ** 2, 0) / group.share ** 2;
       out.set(key, {
@@ -32,11 +37,12 @@ export function repeatsIn(state: JobState): Repeats[] {
         n: so.n + one.values.length
       });
     }
-  return [...out.values()].sort((a, b) => (a.kind + a.person < b.kind + b.person ? -1 : 1));
+  return [...out].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, told]) => told);
 }
 
 interface OfHand {
   kind: GaugeKind;
+  gauge: string;
   person: string;
   values: number[];
 }
@@ -50,7 +56,7 @@ function byHand(group: RepeatGroup): OfHand[] {
     const key = `${r.gauge.id} ${r.by.id}`;
     const hand = hands.get(key);
     if (hand) hand.values.push(group.values[k]!);
-    else hands.set(key, { kind: r.gauge.kind ?? group.kind, person: r.by.id, values: [group.values[k]!] });
+    else hands.set(key, { kind: r.gauge.kind ?? group.kind, gauge: r.gauge.id, person: r.by.id, values: [group.values[k]!] });
   }
   return [...hands.values()].filter((h) => h.values.length > 1);
 }
@@ -58,9 +64,10 @@ function byHand(group: RepeatGroup): OfHand[] {
 /** Readings whose slot says that their mean counts, until what is read was set anew or a part was changed. */
 function slotGroups({ sheet, readings, replayed }: JobState): RepeatGroup[] {
   const groups: RepeatGroup[] = [];
-  const open = new Map<string, { group: Reading[]; set: string; kind: GaugeKind }>();
-  const close = ({ group, kind }: { group: Reading[]; kind: GaugeKind }): void => {
-    if (group.length > 1) groups.push({ of: group, kind, values: turnsApart(group), share: 1 });
+  const open = new Map<string, { group: Reading[]; set: string; slot: Slot }>();
+  const close = ({ group, slot }: { group: Reading[]; slot: Slot }): void => {
+    if (group.length < 2) return;
+    groups.push({ of: group, kind: slot.gauge, reads: readsOf(slot.slot), values: turnsApart(group), share: 1 });
   };
   for (const r of readings) {
     const step = sheet.steps.find((s) => s.id === r.step);
@@ -73,7 +80,7 @@ function slotGroups({ sheet, readings, replayed }: JobState): RepeatGroup[] {
     if (so && so.set === set) so.group.push(r);
     else {
       if (so) close(so);
-      open.set(key, { group: [r], set, kind: slot.gauge });
+      open.set(key, { group: [r], set, slot });
     }
   }
   for (const group of open.values()) close(group);

@@ -144,6 +144,8 @@ export interface Step {
   adjusts?: readonly Thing[];
   /** data-sheet values without which the step cannot be worked out */
   values: string[];
+  /** data-sheet values that judge what is read at it: asked for, and not judged without them */
+  wants?: readonly string[];
 }
 
 /** A run sheet as it is written down. */

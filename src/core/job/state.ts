@@ -198,4 +198,6 @@ export const missingValues = (step: Step, engine: Engine): string[] => step.valu
 
 /** Those of them that are asked for now: not while it is asked whether the step is needed at all, nor once it is behind. */
 export const valuesAsked = (v: StepView, engine: Engine): string[] =>
-  v.asks || v.state === 'done' || v.state === 'not-needed' ? [] : missingValues(v.step, engine);
+  v.asks || v.state === 'done' || v.state === 'not-needed'
+    ? []
+    : [...missingValues(v.step, engine), ...(v.step.wants ?? []).filter((n) => !engine.values[n])];

@@ -7,6 +7,8 @@ import { typicalOf, type Typical } from './typical.ts';
 export interface HandRow {
   /** null: a hand of which nothing was learnt */
   name: string | null;
+  /** what was read, in words; null where nothing was learnt */
+  reads: string | null;
   scatter: number;
   /** readings that were repeated, on how many jobs */
   n: number;
@@ -19,22 +21,25 @@ export interface GaugeHands {
   gauge: TrayGauge;
   /** where the scatter begins: the workshop's assumption for its kind, or what was measured with this gauge */
   begins: { from: 'assumed' | 'measured'; scatter: number; dof: number };
-  /** first the hand of which nothing was learnt, then people by name */
+  /** first the hand of which nothing was learnt, then people by name, each by what was read */
   hands: HandRow[];
 }
 
-/** Every gauge of the tray in every hand that has repeated a reading with its kind; people by name, never by how they read. */
+type LearntRow = Learnt & { gauge: string; reads: string; name: string; jobs: number };
+
+/** Every gauge of the tray in every hand that has repeated a reading with it; people by name, never by how they read. */
 export function handRows(
   tray: readonly TrayGauge[],
-  learnt: readonly (Learnt & { kind: string; name: string; jobs: number })[]
+  learnt: readonly LearntRow[]
 ): GaugeHands[] {
   return tray.flatMap((gauge) => {
     const { kind } = gauge;
     if (kind === 'eye') return [];
-    const row = (name: string | null, told: (Learnt & { jobs: number }) | null): HandRow => {
+    const row = (told: LearntRow | null): HandRow => {
       const held = trayInHand(learntInHand(gauge, told));
       return {
-        name,
+        name: told?.name ?? null,
+        reads: told?.reads ?? null,
         scatter: held.scatter ?? 0,
         n: told?.n ?? 0,
         jobs: told?.jobs ?? 0,
@@ -42,7 +47,9 @@ export function handRows(
         typical: typicalOf(kind, held)
       };
     };
-    const people = learnt.filter((l) => l.kind === kind).sort((a, b) => a.name.localeCompare(b.name));
+    const people = learnt
+      .filter((l) => l.gauge === gauge.id)
+      .sort((a, b) => a.name.localeCompare(b.name) || a.reads.localeCompare(b.reads));
     return [
       {
         gauge,
@@ -50,7 +57,7 @@ export function handRows(
           gauge.scatter === null
             ? { from: 'assumed', scatter: assumedScatter[kind], dof: ASSUMED_DOF }
             : { from: 'measured', scatter: gauge.scatter, dof: gauge.scatterDof ?? USUAL_DOF },
-        hands: [row(null, null), ...people.map((p) => row(p.name, p))]
+        hands: [row(null), ...people.map(row)]
       } satisfies GaugeHands
     ];
   });

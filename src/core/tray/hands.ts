@@ -56,12 +56,23 @@ export function inHand(
   return kind ? { ...known, scatter: assumedScatter[kind], scatterDof: ASSUMED_DOF } : known;
 }
 
-/** What repeats of one hand with one kind of gauge have told: degrees of freedom and the sum of squares behind them, base unit. */
+/** What repeats of one hand with one gauge have told where one thing is read: degrees of freedom and the sum of squares, base unit. */
 export interface Learnt {
   dof: number;
   ss: number;
   /** how many readings those were */
   n: number;
+}
+
+/** All that the repeats of a person have told, each by `learntKey`. */
+export type LearntHand = Readonly<Record<string, Learnt>>;
+export const learntKey = (gauge: string, reads: string): string => `${gauge} ${reads}`;
+
+/** What repeats with one gauge have told, of all that is read with it together: for what has not been read with it before. */
+export function learntWith(hand: LearntHand, gauge: string): Learnt | null {
+  const told = Object.entries(hand).flatMap(([key, l]) => (key.startsWith(learntKey(gauge, '')) ? [l] : []));
+  if (told.length === 0) return null;
+  return told.reduce((a, b) => ({ dof: a.dof + b.dof, ss: a.ss + b.ss, n: a.n + b.n }));
 }
 
 /**

@@ -80,7 +80,7 @@ describe('a job that follows from another', () => {
   });
   it('tells of its hand where it was read, and not once more', () => {
     const before = teardown();
-    expect(repeatsIn(before.state)).toMatchObject([{ kind: 'dial', n: 2, dof: 1 }]);
+    expect(repeatsIn(before.state)).toMatchObject([{ kind: 'dial', reads: 'float-bench', n: 2, dof: 1 }]);
     expect(repeatsIn(follow('bench-check', before).j.state)).toEqual([]);
   });
   it('passes on where a reading first came from when it is carried twice', () => {

@@ -113,10 +113,14 @@ describe('recurving', () => {
     const out = curveMatch(input);
     const want = expected('curve.match') as { evaluated: number; ranked: { springs: string[]; misfitDeg: number }[] };
     if (!out.ok) throw new Error(out.error.message);
-    expect(out.out.evaluated).toBe(want.evaluated);
-    for (const [k, w] of want.ranked.entries()) {
-      expect(out.out.ranked[k]!.springs).toEqual(w.springs);
-      expect(out.out.ranked[k]!.misfitDeg).toBeCloseTo(w.misfitDeg, 1);
+    // the stop that is in, fitted a tenth of a degree short of what it is, is searched as well as the two below it
+    expect(out.out.evaluated).toBe((want.evaluated * 3) / 2);
+    const all = curveMatch({ ...input, top: 100 });
+    const below = all.ok ? all.out.ranked.filter((r) => r.stop !== 'stop 11') : [];
+    // two of them lie within a thousandth of a degree: which comes first is not asked
+    for (const w of want.ranked) {
+      const found = below.slice(0, want.ranked.length).find((r) => r.springs.join() === w.springs.join());
+      expect(found?.misfitDeg, w.springs.join(' + ')).toBeCloseTo(w.misfitDeg, 1);
     }
   });
   it('takes the middle of the limits for a target until one is said, and an empty tray gives nothing', () => {
@@ -139,7 +143,7 @@ describe('recurving', () => {
   });
   it('takes a stop that the readings cannot tell from the one that is in for that stop, and says what lies beyond', () => {
     const job = found();
-    const { baseline, uDeg } = sweepOf(job);
+    const { baseline, uReadDeg } = sweepOf(job);
     const maxDeg = baseline!.at(-1)!.deg;
     const { from, ...rest } = job.state.work.recurve;
     const as = (stopDeg: number) => {
@@ -148,7 +152,7 @@ describe('recurving', () => {
       return c.out;
     };
     // the springs that are in, to the stop that is in: the measured curve itself
-    const same = as(maxDeg + uDeg * 0.9);
+    const same = as(maxDeg + uReadDeg * 0.9);
     expect(same.extrapolatedFromDeg).toBeNull();
     expect(same.fullDeg).toBe(maxDeg);
     expect(same.fullRpm).toBeCloseTo(baseline!.at(-1)!.rpm, 6);

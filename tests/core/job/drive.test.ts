@@ -135,11 +135,25 @@ describe('the linked stack', () => {
     // 62 mm · (23.1 - 11.7)e-6 · 65 K
     expect(hot.now - 0.1653).toBeCloseTo(0.0459, 3);
   });
-  it('proves the float read on the finished drive, which then counts before the sum', () => {
+  it('proves the float read on the finished drive, which counts together with the sum where they agree', () => {
     const job = atTooth();
+    const sum = job.state.work.stack.float!;
     job.read('prove', 'float-dial', '0.16');
+    const { float, direct, apart } = job.state.work.stack;
+    expect(float!.from).toBe('both');
+    expect(apart!.real).toBe(false);
+    // weighed by the squares of their doubts: between the two, and surer than either
+    const weighed = (0.16 / direct!.u ** 2 + sum.mm / sum.uMm ** 2) * float!.uMm ** 2;
+    expect(float!.mm).toBeCloseTo(weighed, 9);
+    expect(float!.uMm).toBeLessThan(Math.min(direct!.u, sum.uMm));
+    expect(settledFigures(job.state).find((f) => f.key === 'float')!.value).toBeCloseTo(weighed, 9);
+  });
+  it('calls no float in where dial and sum lie further apart than both can err', () => {
+    const job = atTooth();
+    job.read('prove', 'float-dial', '0.29');
     expect(job.state.work.stack.float!.from).toBe('dial');
-    expect(settledFigures(job.state).find((f) => f.key === 'float')!.value).toBeCloseTo(0.16, 9);
+    expect(headline(job, 'prove')).toContain('apart, more than both can err');
+    expect(notSettled(job.state, job.view('prove'))).toContain('further apart than both can err');
   });
   it('finds bottoming in float that clamping takes away', () => {
     const job = new PlayedJob(engineWith({ ...DRIVE, driveKind: 'own-gear' }), 'regear');
@@ -161,7 +175,7 @@ describe('the tooth', () => {
       'Lift and move one tooth clockwise: rotor at 170°, 76.5° of the crank to advance, 79.5° to retard'
     );
     const back = index!.candidates.find((c) => c.toothStep === 0)!;
-    expect(rivalText(back, index!.best!)).toMatch(/^One tooth anticlockwise: retard room only 14\.0°\.$/);
+    expect(rivalText(back, index!.best!, [1, 2, 4, 3])).toMatch(/^One tooth anticlockwise: retard room only 14\.0°\.$/);
   });
   it('says where to point the rotor, and when the oil-pump drive falls in', () => {
     const job = planned().done('tooth-plan');

@@ -38,7 +38,7 @@ describe('a job is its log', () => {
     expect(job.state.work.timing.strobe!.latest).toMatchObject({ verdict: { state: 'out' }, move: { turn: 'ccw' } });
     expect(job.state.work.timing.strobe!.latest!.btdc).toBeCloseTo(9.8333, 4);
     job.read('strobe', 'strobe', '9.5b');
-    expect(job.state.work.timing.strobe!.latest!.uDeg).toBeCloseTo(0.3431, 4);
+    expect(job.state.work.timing.strobe!.latest!.uDeg).toBeCloseTo(0.37226, 4);
     expect(job.state.work.timing.strobe!.latest!.verdict!.state).toBe('in');
   });
 

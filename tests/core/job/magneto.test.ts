@@ -63,9 +63,14 @@ describe('a magneto with an impulse coupling', () => {
     const job = bolted();
     const heard = magneto.journey[2] as unknown as { typed: string[]; expect: { mean: number } };
     for (const t of heard.typed) job.say(job.reading('snap', 'snap', `${t.replace('-', '')}a`, FINE_WHEEL));
-    expect(job.state.work.magneto.snap!.value).toBeCloseTo(heard.expect.mean, 4);
-    expect(job.state.work.magneto.snap!.verdict!.state).toBe('in');
-    expect(headline(job, 'snap')).toMatch(/^Snap at 5.8° ± \d\.\d° after: in, limits /);
+    const { snap } = job.state.work.magneto;
+    const { errorDeg } = job.state.work.mark!;
+    expect(snap!.raw).toBeCloseTo(heard.expect.mean, 4);
+    expect(snap!.value).toBeCloseTo(heard.expect.mean - errorDeg, 4);
+    expect(snap!.verdict!.state).toBe('in');
+    expect(headline(job, 'snap')).toMatch(
+      /^Snap at 7\.8° ± \d\.\d° after with the mark\u2019s error taken off: in, limits /
+    );
   });
   it('tells two lobes apart, and a flange that moved the snap', () => {
     const job = bolted();
@@ -104,12 +109,19 @@ describe('a magneto with an impulse coupling', () => {
     expect(!drawn.ok && drawn.error.message).toContain('Never draw the magneto\u2019s flange home with its screws');
   });
   it('reads its running spark above the speed at which the coupling rides out, and nowhere else', () => {
-    const job = saw();
+    const job = toMark();
     job.say(job.reading('run', 'run-rpm', '250'));
-    job.say(job.reading('run', 'run-spark', '24b', STROBE));
+    job.say(job.reading('run', 'run-spark', '26b', STROBE));
     expect(headline(job, 'run')).toContain('where the coupling still holds back');
     job.say(job.reading('run', 'run-rpm', '900'));
-    expect(headline(job, 'run')).toMatch(/^Running spark 24.0° ± \d\.\d° before: in, limits /);
+    expect(headline(job, 'run')).toMatch(
+      /^Running spark 24\.0° ± \d\.\d° before with the mark\u2019s error taken off: in, limits /
+    );
+    const unproved = saw();
+    unproved.say(unproved.reading('run', 'run-rpm', '900'));
+    unproved.say(unproved.reading('run', 'run-spark', '24b', STROBE));
+    expect(headline(unproved, 'run')).toContain('no job has proved the mark');
+    expect(unproved.state.work.magneto.run!.verdict).toBeNull();
   });
   it('refuses a lag of half a turn on the data sheet', () => {
     expect(sheetConflicts(engineWith({ ...SAW, lagDeg: '190' }))[0]!.message).toContain('half a turn');
@@ -151,7 +163,7 @@ describe('a two-stroke of several cylinders', () => {
     const same = found(found(job(), asFound), [[2, 216.1]]);
     expect(headline(same, 'marks')).toContain('its mark, its crank pin or its trigger is off, not the dial');
     const other = found(found(job(), asFound), [[2, 213.1]]);
-    expect(headline(other, 'marks')).toContain('the dial\u2019s set-up is wrong');
+    expect(headline(other, 'marks')).toContain('the dial\u2019s set-up was wrong once');
     const alike = found(job(), [
       [1, 338],
       [3, 101],

@@ -115,6 +115,7 @@ describe('a pump timed by plunger lift', () => {
         reading('lift', 2.5099, 3),
         { step: 'lift', slot: 'stands', value: 339, resolution: 0.1, gauge: FINE_WHEEL, seq: 4 }
       ];
+      // where true TDC lies, and the wheel as this hand reads it
       const uCrank = 0.1;
       const place = {
         crankDeg: 720 - 19 + c.normal(uCrank),
@@ -123,7 +124,8 @@ describe('a pump timed by plunger lift', () => {
         lastMove: 'forward',
         from: 'wheel'
       };
-      const w = liftWork(engine, { readings } as never, 'lift', chart, () => place as never);
+      const crank = { placeAt: () => place as never, uTdc: uCrank };
+      const w = liftWork(engine, { readings } as never, { id: 'lift' }, chart, crank);
       if (Math.abs(w.timing!.btdc - 19) <= 2 * w.timing!.uDeg) held++;
     }
     expect(held / trials).toBeGreaterThan(0.92);
@@ -277,7 +279,7 @@ describe('a locked pump with an offset', () => {
     const proof = (what: 'lock' | 'pin', offDeg: number, state: 'in' | 'out'): ProofWork => ({
       what,
       wantBtdc: 0,
-      entered: { btdc: offDeg, uDeg: 0.1 },
+      entered: { btdc: offDeg, uDeg: 0.1, tries: 1, strokeKnown: true },
       offDeg,
       within: 0.5,
       verdict: { state, margin: 0 } as never

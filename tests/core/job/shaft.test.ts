@@ -43,7 +43,7 @@ describe('is it really the shaft', () => {
     // 137 - 156 = 341 is blocked; a tower on in the rotor's direction (anticlockwise) asks for the housing 90 further: 71
     const job = look('137', '60', '110');
     expect(headline(job, 'fault')).toBe(
-      'It can be lived with: number one 1 tower round, the housing stands free at 71°, 78° of the crank to advance and 22° to retard'
+      'It can be lived with: number one on the tower that is number 2\u2019s now, the housing stands free at 71°, 78° of the crank to advance and 22° to retard'
     );
     expect(job.tryTo({ kind: 'done', step: 'fault' }).ok).toBe(false);
   });

@@ -4,7 +4,8 @@ import { runSheets } from '$core/sheets/index.ts';
 import { stretch } from '$core/numerics/student.ts';
 import { sampleSd } from '$core/numerics/statistics.ts';
 import { handRows } from '$core/tray/hand-rows.ts';
-import { ASSUMED_DOF, assumedScatter, learntInHand, trayInHand } from '$core/tray/hands.ts';
+import { ASSUMED_DOF, assumedScatter, learntInHand, learntKey, learntWith, trayInHand } from '$core/tray/hands.ts';
+import { readsOf } from '$core/tray/reads.ts';
 import type { TrayGauge } from '$core/tray/gauge-kinds.ts';
 import { chances } from '../../../study/chances.ts';
 import { GAUGES, PlayedJob } from '../../support/played.ts';
@@ -78,6 +79,16 @@ describe('repeats in a job', () => {
     expect(job.state.work.tdc.rows.some((r) => r.farOff)).toBe(true);
     expect(ofKind(job, 'wheel')).toEqual([]);
   });
+  it('tell of the gauge and of what was read alone: pairs at the stop say nothing of another reading', () => {
+    const job = new PlayedJob().toTdc();
+    const [told] = ofKind(job, 'wheel');
+    expect(told).toMatchObject({ gauge: GAUGES.wheel!.id, reads: 'flank' });
+    expect([readsOf('before'), readsOf('after')]).toEqual(['flank', 'flank']);
+    expect([readsOf('element-again'), readsOf('rotor-back')]).toEqual(['element', 'rotor']);
+    const hand = { [learntKey(GAUGES.wheel!.id, 'flank')]: told! };
+    expect(learntWith(hand, GAUGES.wheel!.id)).toMatchObject({ dof: 2, n: 3 });
+    expect(learntWith(hand, 'head')).toBeNull();
+  });
   it('of the gap are places and not repeats: the face may be tilted', () => {
     const gaps = runSheets.flatMap((s) => s.steps.flatMap((t) => t.slots.filter((x) => x.slot === 'gap')));
     expect(gaps.length).toBeGreaterThan(0);
@@ -119,9 +130,9 @@ describe('a hand that was learnt', () => {
 
 describe('the view of hands', () => {
   const learnt = [
-    { kind: 'strobe', name: 'Zoe', dof: 20, ss: 20 * 0.01, n: 24, jobs: 3 },
-    { kind: 'strobe', name: 'Abel', dof: 20, ss: 20 * 0.81, n: 24, jobs: 2 },
-    { kind: 'wheel', name: 'Zoe', dof: 4, ss: 4, n: 6, jobs: 1 }
+    { gauge: 'strobe', reads: 'the mark', name: 'Zoe', dof: 20, ss: 20 * 0.01, n: 24, jobs: 3 },
+    { gauge: 'strobe', reads: 'the mark', name: 'Abel', dof: 20, ss: 20 * 0.81, n: 24, jobs: 2 },
+    { gauge: 'w', reads: 'flanks', name: 'Zoe', dof: 4, ss: 4, n: 6, jobs: 1 }
   ];
   it('names people in the order of their names, whoever reads closer', () => {
     const [strobe] = handRows([gauge()], learnt);

@@ -116,7 +116,7 @@ describe('true TDC', () => {
     expect(onePair(close)).toBeCloseTo(found(close).found!.uDeg, 9);
   });
   it('read higher up than is good is sent further down, and another depth then brings just that', () => {
-    const shallow = pairs('0.3', ['354', '0'], ['354', '0'], ['354', '0']);
+    const shallow = pairs('0.3', ['354.0', '0.0'], ['354.0', '0.0'], ['354.0', '0.0']);
     const doubt = tdcDoubt(found(shallow), shallow.engine, none, mm)!;
     const deeper = doubt.remedies.find((r) => r.what.includes('where the piston moves faster'))!;
     expect(deeper.u).toBeLessThan(0.9 * found(shallow).found!.uDeg);

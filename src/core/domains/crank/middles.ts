@@ -1,5 +1,6 @@
 import type { RepeatGroup } from '../../job/domain.ts';
 import { wrap180 } from '../../numerics/angles.ts';
+import { readsOf } from '../../tray/reads.ts';
 import type { CrankState } from './works.ts';
 
 /**
@@ -15,6 +16,7 @@ export function middles(state: CrankState): RepeatGroup[] {
     {
       of: whole.map((r) => r.after!),
       kind: 'wheel',
+      reads: readsOf('before'),
       values: whole.map((r) => wrap180(r.middleDeg! - first)),
       share: Math.SQRT1_2
     }

@@ -38,6 +38,7 @@ export const trueTdc = (u: Use): Step =>
       needs: ['degree-wheel-on', 'plugs-out', 'battery-isolated'],
       slots: [slots.depth, slots.before, slots.after, slots['top-dial'], slots.top, fit['fit-wheel'], fit['fit-dial']],
       schools: ['tdc'],
+      wants: ['tdcWithinDeg'],
       surface: 'tdc',
       acts: ['probes-cylinder', 'turns-crank']
     },

@@ -6,8 +6,9 @@ import { degText, turnWord } from '../../job/texts.ts';
 import { formatTiming } from '../../units/format.ts';
 import type { Step } from '../../job/run-sheet.ts';
 import { goalOf } from './place/goal.ts';
-import type { CrankPlace } from './place/place.ts';
+import type { CrankPlace, TurnsAsked } from './place/place.ts';
 import { turningOf } from './place/turning.ts';
+import { waysTo } from './place/turns.ts';
 import type { MarkError } from './mark-work.ts';
 import { choiceOf, numberOf } from './vocabulary.ts';
 import type { CrankState } from './works.ts';
@@ -64,21 +65,28 @@ export function crankTarget(
     };
   }
   const goal = goalOf(step);
-  const on = step.turnsOn ? { turnsOn: step.turnsOn } : {};
   if (goal === 'tdc') return { deg: 0, name: 'to true TDC', eitherTdc: true };
-  const which0 = tdcName(state.work.crank, 0, cycleDeg);
-  if (goal === 'firing-tdc') return { deg: 0, name: `to ${which0}`, eitherTdc: false, ...on };
+  const on = step.turnsOn ? { turnsOn: step.turnsOn } : {};
+  const firing = () => tdcName(state.work.crank, 0, cycleDeg);
+  if (goal === 'firing-tdc') return { deg: 0, name: `to ${firing()}`, eitherTdc: false, ...on };
   // a run sheet that never brings the crank to a reference has no use for a way there
   const { reference } = state;
   if (reference === null || !state.sheet.steps.some((s) => s.acts.includes('reaches-reference') || goalOf(s)))
     return null;
   const timing = formatTiming(reference, Number.isInteger(reference) ? 0 : 1);
-  return {
-    deg: -reference,
-    name: timing === 'TDC' ? `to ${which0}` : `to ${timing} ${which0}`,
-    eitherTdc: false,
-    ...on
-  };
+  const name = timing === 'TDC' ? `to ${firing()}` : `to ${timing} ${firing()}`;
+  return { deg: -reference, name, eitherTdc: false, ...on };
+}
+
+/** The ways the crank may have gone before a reading that placed it; null where it stood nowhere known before. */
+export function waysInto(state: CrankState, readingId: string): TurnsAsked | null {
+  const { tdc, placeAt } = state.work;
+  const reading = state.readings.find((r) => r.id === readingId);
+  const before = reading && placeAt(reading.seq - 1);
+  if (!reading || !tdc.found || !before || before.crankDeg === null || !before.strokeKnown) return null;
+  const turning = turningOf(state.engine, state.replayed, 'backUp');
+  const ways = waysTo(before.crankDeg, reading.value - tdc.found.tdcWheelDeg, turning);
+  return { reading: readingId, fromDeg: before.crankDeg, ways };
 }
 
 /** The plan from where the crank is to a target, for someone who looks at the given end; null without what it needs. */

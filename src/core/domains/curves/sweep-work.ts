@@ -33,6 +33,8 @@ export interface SweepWork {
   /** readings are of distributor degrees and speeds, doubled once to the engine's */
   bench: boolean;
   uDeg: number;
+  /** of a reading by itself, without the mark's, which is in all alike; crank degrees */
+  uReadDeg: number;
   compare: ReturnType<typeof curveCompare> extends infer R
     ? R extends { ok: true; out: infer O }
       ? O | null
@@ -104,6 +106,7 @@ export function sweepWork(engine: Engine, r: Replayed, step: string, mark: MarkE
     points,
     bench,
     uDeg,
+    uReadDeg: gauge,
     compare,
     fit,
     problem,

@@ -176,7 +176,7 @@ export function flywheelWork(
           : states.includes('unsure')
             ? 'unsure'
             : 'in',
-    pattern: whole ? patternOf(rows, tdc !== null) : null,
+    pattern: whole ? patternOf(rows, tdc !== null, withinDeg ?? 0) : null,
     strange: [...new Set(pairs.map((p) => p.first.value))].filter((n) => !order.includes(n)),
     matched: [
       ...new Map(
@@ -192,7 +192,7 @@ export function flywheelWork(
  * alike speak of the mark of one. A cylinder that is off was measured wrongly where a second measuring lies apart, and is off
  * where it lies together with the first. One that is too close to call is named, the closest to its limit first.
  */
-function patternOf(rows: MarkRow[], fromTdc: boolean): string | null {
+function patternOf(rows: MarkRow[], fromTdc: boolean, within: number): string | null {
   const judged = rows.filter((x) => x.errorDeg !== null && (fromTdc || x.cylinder !== 1));
   const off = judged.filter((x) => x.verdict?.state === 'out');
   const worst = (of: MarkRow[]) => [...of].sort((a, b) => Math.abs(b.errorDeg!) - Math.abs(a.errorDeg!))[0]!;
@@ -201,7 +201,7 @@ function patternOf(rows: MarkRow[], fromTdc: boolean): string | null {
     if (open.length === 0) return null;
     const { cylinder, errorDeg, uDeg, n } = worst(open);
     const stands = `${Math.abs(errorDeg!).toFixed(1)}° \u00b1 ${(2 * uDeg!).toFixed(1)}°`;
-    return `Cylinder ${cylinder} lies ${stands} off by ${n === 1 ? 'one reading' : `${n} readings`}, too close to call: measure it once more`;
+    return `Cylinder ${cylinder} lies ${stands} off by ${n === 1 ? 'one reading' : `${n} readings`}, too close to call, \u00b1 ${within}° may be: measure it once more`;
   }
   const errors = judged.map((x) => x.errorDeg!);
   const alike = Math.max(...errors) - Math.min(...errors) <= 2 * Math.max(...judged.map((x) => x.uDeg!)) + 1e-9;

@@ -68,7 +68,7 @@ export function magnetoWork(engine: Engine, r: Replayed, mark: Correction | null
     snapAfter: snapAfter ?? null,
     moved: movedBy(snap, snapAfter),
     lagSeen,
-    twoLobes: heard.length > 1 && Math.max(...heard) - Math.min(...heard) > LOBE_DEG,
+    twoLobes: (heard.length > 1 && Math.max(...heard) - Math.min(...heard) > LOBE_DEG) || farFromBefore(r, snap),
     run: spark && {
       ...spark,
       rpm: lastOf(r.readings, 'run-rpm')?.value ?? null,
@@ -76,6 +76,14 @@ export function magnetoWork(engine: Engine, r: Replayed, mark: Correction | null
     },
     torque: flangeTorque(engine, r)
   };
+}
+
+/** One reading alone, so far from those before that it may be another lobe, and nobody said that the flange was turned. */
+function farFromBefore(r: Replayed, snap: Heard | null | undefined): boolean {
+  if (!snap?.guessed) return false;
+  const all = readingsOf(r.readings, 'snap');
+  const before = all[all.length - 2];
+  return before !== undefined && Math.abs(all[all.length - 1]!.value - before.value) > LOBE_DEG;
 }
 
 /** Heard where the mark stands at a setting: corrected, judged, and what to do about it. */

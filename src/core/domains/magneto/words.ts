@@ -73,7 +73,8 @@ const changeOf = (h: Heard): number => (h.aim === null ? 0 : h.aim - h.value);
 
 export function snapHeadline(state: MagnetoState, v: StepView): string | null {
   const w = state.work.magneto;
-  if (w.twoLobes) return 'The readings lie on two lobes, or two cylinders: find number one again';
+  if (w.twoLobes)
+    return 'The readings lie on two lobes, or two cylinders: find number one again. If the flange was turned in between, say so';
   const s = isAfter(v) ? w.snapAfter : w.snap;
   if (!s) return lagText(state);
   if (isAfter(v) && w.moved?.real)

@@ -124,6 +124,7 @@ function driftOf(engine: Engine, timing: NonNullable<LiftWork['timing']>): LiftW
 /** The readings since the gear was last touched, or, where the pump is only found, of its last setting that was read. */
 function inSetting(mine: readonly Reading[], proof: boolean): Reading[] {
   const set = mine.filter((x) => x.setting?.thing === 'pump-gear');
+  if (set.length === 0) return [...mine];
   const counted = proof ? set.filter((x) => !x.setting!.earlier) : ofLastSetting(set);
   const from = counted[0]?.seq ?? Infinity;
   return mine.filter((x) => (x.setting ? counted.includes(x) : x.seq > from));

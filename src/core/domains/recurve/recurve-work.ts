@@ -85,7 +85,7 @@ export function recurveWork(engine: Engine, r: Replayed, baseline: SweepWork | n
     initial,
     initialBtdc:
       predicted && initial && target.length ? initialFor(predicted, halfWay(target, stickyDeg), initial) : null,
-    uBaselineDeg: baseline?.uDeg ?? 0,
+    uBaselineDeg: baseline?.uReadDeg ?? 0,
     stickyDeg,
     limits: {
       ...(total === undefined ? {} : { totalMaxBtdc: total }),
@@ -166,7 +166,7 @@ function everyDegree(baseline: readonly Knot[]): Knot[] {
  * the springs that are in, or one of the parts is not known.
  */
 export function predict(
-  sweep: Pick<SweepWork, 'baseline' | 'uDeg' | 'uBaselineRpm'> | null,
+  sweep: Pick<SweepWork, 'baseline' | 'uReadDeg' | 'uBaselineRpm'> | null,
   { from, extensionMmPerDeg }: Pick<RecurveWork, 'from' | 'extensionMmPerDeg'>,
   springs: readonly Rated[],
   stopDeg: number | null | undefined
@@ -177,7 +177,7 @@ export function predict(
     from,
     to: springs.map(springOf),
     extensionMmPerDeg,
-    stopDeg: asMeasured(stopDeg, sweep.baseline, sweep.uDeg),
+    stopDeg: asMeasured(stopDeg, sweep.baseline, sweep.uReadDeg),
     snapOverDeg: SNAP_OVER_DEG,
     ...(sweep.uBaselineRpm === null ? {} : { uBaselineRpm: sweep.uBaselineRpm })
   });

@@ -4,6 +4,7 @@ import { judgedHeadline } from '../../job/judged.ts';
 import { finerThanTyped } from '../../job/readings.ts';
 import { judgedBy, turnWord, type LengthText } from '../../job/texts.ts';
 import { timingLimits, timingPm } from '../../units/format.ts';
+import { againstBefore, beforeAfterText } from './before-after.ts';
 import { biasOf } from './bias.ts';
 import type { SettingRow } from './timing-work.ts';
 import type { TimingState } from './works.ts';
@@ -25,6 +26,8 @@ export function timingHeadline(state: TimingState, v: StepView, len: LengthText)
   const { latest, markKnown, minBtdc, maxBtdc } = state.work.timing[v.step.id]!;
   if (!latest || latest.earlier) return null;
   const stands = timingPm(latest.btdc, latest.uDeg);
+  const before = markKnown ? null : againstBefore(state);
+  if (before) return `On a mark that no job has proved: ${beforeAfterText(before)}`;
   if (!markKnown)
     return `${stands} as the mark reads: no job has proved this mark, so nothing is set or judged by it. Prove it first`;
   const judged = latest.verdict?.state;
@@ -65,7 +68,9 @@ export function timingAdvice(state: TimingState, v: StepView): Advised | null {
 export function timingOpen(state: TimingState, v: StepView): string | null {
   const t = state.work.timing[v.step.id];
   if (t?.latest?.earlier) return 'it was not read since the housing was turned';
-  if (t?.latest && !t.markKnown) return 'no job has proved the mark that it was read on';
+  // on one mark, proved or not, a timing can be told to be as it was found
+  if (t?.latest && !t.markKnown)
+    return againstBefore(state)?.same ? null : 'no job has proved the mark that it was read on';
   const judged = t?.latest?.verdict?.state;
   if (judged === undefined || judged === 'in') return null;
   return judged === 'out' ? 'the last reading is outside the limits' : 'the last reading is too close to call';

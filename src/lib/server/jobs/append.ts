@@ -3,7 +3,8 @@ import { takesReading } from '$core/job/admit.ts';
 import type { EventInput } from '$core/job/event-input.ts';
 import { partsTaken } from '$core/job/taken.ts';
 import { stateOf } from '$core/sheets/index.ts';
-import { learntInHand } from '$core/tray/hands.ts';
+import { learntInHand, learntKey } from '$core/tray/hands.ts';
+import { readsOf } from '$core/tray/reads.ts';
 import { withTransaction, type Queryable } from '../db/pool.ts';
 import { notFound, Refusal, violated } from '../errors.ts';
 import { amendmentOn, eventById, eventsById, insertEvent, lockJob, logOf } from '../repositories/events.ts';
@@ -128,8 +129,9 @@ async function toBody(jobId: string, input: EventInput, by: Person, c: Queryable
   const { id: _, ...draft } = input;
   const parts = draft.kind === 'take' ? await partsOf(draft.items, draft.part, c) : [];
   const typed = draft.kind === 'reading' || draft.kind === 'amend' ? draft : null;
-  const gauge = typed?.gaugeId ? await gaugeInHand(typed.gaugeId, by, jobId, c) : null;
   const replaced = draft.kind === 'amend' ? await eventById(draft.replaces, c) : null;
+  const slot = draft.kind === 'reading' ? draft.slot : replaced?.kind === 'reading' ? replaced.slot : null;
+  const gauge = typed?.gaugeId ? await gaugeInHand(typed.gaugeId, slot, by, jobId, c) : null;
   const read = understand(draft, {
     gauge: () => gauge ?? undefined,
     part: (p) => parts.find((x) => x.id === p),
@@ -139,10 +141,11 @@ async function toBody(jobId: string, input: EventInput, by: Person, c: Queryable
   return read.out;
 }
 
-/** A gauge of the tray with how this person's hand scatters with it, as far as other jobs have told. */
-async function gaugeInHand(id: string, by: Person, jobId: string, c: Queryable) {
+/** A gauge of the tray with how this person's hand scatters with it where this is read, as far as other jobs have told. */
+async function gaugeInHand(id: string, slot: string | null, by: Person, jobId: string, c: Queryable) {
   const gauge = await gaugeById(id, c);
-  return gauge && learntInHand(gauge, (await learntOf(by.id, jobId, c))[gauge.kind]);
+  if (!gauge || slot === null) return gauge;
+  return learntInHand(gauge, (await learntOf(by.id, jobId, c))[learntKey(id, readsOf(slot))]);
 }
 
 /** Constraint names to sentences; what has none as it is. */

@@ -4,7 +4,7 @@ import { sheetRef } from '../contents.ts';
 import { Refusal } from '../errors.ts';
 import { toEngineBefore } from '../repositories/derived.ts';
 import { toLog } from '../repositories/events.ts';
-import { byKind } from '../repositories/hands.ts';
+import { byReading } from '../repositories/hands.ts';
 import { jobShown } from '../repositories/job-shown.ts';
 import { CORE_VERSION } from '../core-version.ts';
 import { freshen } from './derive.ts';
@@ -35,7 +35,7 @@ export async function jobPage(id: string, person: string | null) {
     // a sheet that takes nothing from the tray does not carry what is in it
     stock: sheet.steps.some((s) => s.takes.length > 0) ? unchanged('stock', shown.stock, toColumns) : NOTHING,
     /** how the hand of who sits there scatters, as other jobs told */
-    hand: person === null ? null : { person, learnt: shown.learnt === null ? {} : byKind(JSON.parse(shown.learnt)) },
+    hand: person === null ? null : { person, learnt: shown.learnt === null ? {} : byReading(JSON.parse(shown.learnt)) },
     // the same object while it says the same: with the same log, its state need not be worked out again
     engine: unchanged(`engine ${id}`, shown.engine, (told) => seenByJob(toEngineBefore(told, EARLIER)))
   };

@@ -1,34 +1,35 @@
 import type { Repeats } from '$core/job/index.ts';
-import type { GaugeKind } from '$core/tray/gauge-kinds.ts';
-import type { Learnt } from '$core/tray/hands.ts';
+import { learntKey, type Learnt, type LearntHand } from '$core/tray/hands.ts';
 import { query, type Queryable } from '../db/pool.ts';
 
 const SUMS = 'sum(dof)::int AS dof, sum(ss) AS ss, sum(n)::int AS n';
 /** What the repeats of a person told on every job but one; places of our own statements alone go in. */
 export const LEARNT = (person: string, exceptJob: string): string =>
-  `SELECT kind, ${SUMS} FROM job_hand WHERE person_id = ${person} AND job_id <> ${exceptJob} GROUP BY kind`;
+  `SELECT gauge_id AS gauge, reads, ${SUMS} FROM job_hand
+   WHERE person_id = ${person} AND job_id <> ${exceptJob} GROUP BY gauge_id, reads`;
 
-/** What the repeats of a person told on every job but one, by gauge kind: a job is not judged twice with its own. */
+/** What the repeats of a person told on every job but one, by gauge and what is read: a job is not judged twice with its own. */
 export async function learntOf(
   person: string,
   exceptJob: string,
   on?: Queryable
-): Promise<Partial<Record<GaugeKind, Learnt>>> {
+): Promise<LearntHand> {
   const rows = await query<LearntRow>('hands-of', LEARNT('$1', '$2'), [person, exceptJob], on);
-  return byKind(rows);
+  return byReading(rows);
 }
 
-export type LearntRow = Learnt & { kind: GaugeKind };
-/** What repeats told, by gauge kind. */
-export const byKind = (rows: readonly LearntRow[]): Partial<Record<GaugeKind, Learnt>> =>
-  Object.fromEntries(rows.map(({ kind, ...learnt }) => [kind, learnt]));
+export type LearntRow = Learnt & { gauge: string; reads: string };
+/** What repeats told, by gauge and what is read. */
+export const byReading = (rows: readonly LearntRow[]): LearntHand =>
+  Object.fromEntries(rows.map(({ gauge, reads, ...learnt }) => [learntKey(gauge, reads), learnt]));
 
 /** The same of everybody, over all jobs. */
 export const learntByAll = () =>
   query<Repeats & { name: string; jobs: number }>(
     'hands',
-    `SELECT h.person_id AS person, p.name, h.kind, ${SUMS}, count(*)::int AS jobs
-     FROM job_hand h JOIN person p ON p.id = h.person_id GROUP BY h.person_id, p.name, h.kind ORDER BY h.kind, p.name`
+    `SELECT h.person_id AS person, p.name, h.kind, h.gauge_id AS gauge, h.reads, ${SUMS}, count(*)::int AS jobs
+     FROM job_hand h JOIN person p ON p.id = h.person_id
+     GROUP BY h.person_id, p.name, h.kind, h.gauge_id, h.reads ORDER BY h.gauge_id, p.name, h.reads`
   );
 
 /** Writes what the repeats of a job tell, in place of what was there. */
@@ -37,8 +38,8 @@ export async function writeRepeats(jobId: string, repeats: readonly Repeats[], o
   for (const r of repeats)
     await query(
       'hands-write',
-      'INSERT INTO job_hand (job_id, person_id, kind, dof, ss, n) VALUES ($1, $2, $3, $4, $5, $6)',
-      [jobId, r.person, r.kind, r.dof, r.ss, r.n],
+      'INSERT INTO job_hand (job_id, person_id, kind, gauge_id, reads, dof, ss, n) VALUES ($1, $2, $3, $4, $5, $6, $7, $8)',
+      [jobId, r.person, r.kind, r.gauge, r.reads, r.dof, r.ss, r.n],
       on
     );
 }

@@ -2,11 +2,12 @@
   import { NOWHERE } from '$core/domains/crank/place/place.ts';
   import * as crankWords from '$core/domains/crank/words.ts';
   import type { JobSession } from '../job/session.svelte.ts';
-  import { settledFigures, words } from '$core/job/index.ts';
+  import { settledFigures } from '$core/job/index.ts';
   import { cycleDegOf, valvesOf } from '$core/engine/engine.ts';
   import { resultText } from '$core/job/figure-text.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
   import Bar from './Bar.svelte';
+  import CrankHere from './CrankHere.svelte';
   import Sayable from './Sayable.svelte';
   import TwoLapDial from '../instruments/two-lap-dial/TwoLapDial.svelte';
   import { panelOf } from '../surfaces/load.ts';
@@ -84,12 +85,7 @@
         onturning={(d) => view.turning(d)}
         onturned={turnable ? (deg, travel) => view.turned(deg, travel) : undefined}
       />
-      <p class="here" role="group" aria-label="Crank">
-        <b>{placed}</b>
-        {#if place.uDeg !== null}<span>{words.plusMinus(place.uDeg, 1)}°</span>{/if}
-        {#if place.crankDeg !== null && !place.strokeKnown}<span class="unsure">stroke not proved</span>{/if}
-        {#if place.crankDeg !== null && place.from === 'told'}<span>as turned on the dial</span>{/if}
-      </p>
+      <CrankHere {session} {place} {prefs} />
       {#if sentences.length}
         {#if !saidThere}
           <!-- read out when the hand lets go, and not ten times a second before -->
@@ -149,24 +145,6 @@
       inset: 0;
       contain: strict;
     }
-  }
-  .here {
-    color: var(--ink-2);
-    line-height: 1.15;
-  }
-  .here b {
-    font-stretch: 78%;
-    font-size: var(--t7);
-    font-weight: 640;
-    color: var(--ink);
-    margin-right: 4px;
-  }
-  .here span {
-    white-space: nowrap;
-  }
-  .unsure {
-    color: var(--unsure);
-    font-weight: 600;
   }
   .next p {
     font-size: var(--t5);

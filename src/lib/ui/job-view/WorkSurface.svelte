@@ -121,6 +121,11 @@
           {onask}
         />{/if}
 
+      {#if session.state.work.crank?.asks && !session.state.closed}<Lazy
+          load={() => import('./TurnsAsked.svelte')}
+          props={{ session, prefs, asks: session.state.work.crank.asks }}
+        />{/if}
+
       <p class="phase" id="step-in-hand">
         {step.phase} · {step.title}
         {#if v.state === 'done'}· done by {v.mark!.by.name}{:else if v.state === 'skipped'}· skipped by {v.mark!.by

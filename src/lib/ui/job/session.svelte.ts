@@ -11,9 +11,10 @@ import {
 import type { EventInput } from '$core/job/event-input.ts';
 import { loadDomains, type SchoolId } from '$core/domains/list.ts';
 import { tradesAt } from '$core/job/needed.ts';
-import type { GaugeKind, TrayGauge } from '$core/tray/gauge-kinds.ts';
+import type { TrayGauge } from '$core/tray/gauge-kinds.ts';
 import type { NamedGauge } from '$core/job/narrow.ts';
-import { learntInHand, trayInHand, type Learnt } from '$core/tray/hands.ts';
+import { learntInHand, learntKey, learntWith, trayInHand, type LearntHand } from '$core/tray/hands.ts';
+import { readsOf } from '$core/tray/reads.ts';
 import type { StockItem } from '$core/tray/part-kinds.ts';
 import { Outbox } from './outbox.svelte.ts';
 import { follow } from '../live/live.ts';
@@ -38,7 +39,7 @@ export interface SessionData {
   gauges: TrayGauge[];
   stock: StockItem[];
   /** how the hand of a person scatters, as other jobs told; null where nobody was sitting there */
-  hand?: { person: string; learnt: Partial<Record<GaugeKind, Learnt>> } | null;
+  hand?: { person: string; learnt: LearntHand } | null;
 }
 
 /**
@@ -147,7 +148,7 @@ export class JobSession {
         message: 'Choose your name at the top first: every reading is kept with who took it.'
       };
     const read = understand(draft, {
-      gauge: (g) => this.#inHand(this.gauge(g)),
+      gauge: (g) => this.#inHand(this.gauge(g), this.#slotOf(draft)),
       part: (p) => this.stock.find((x) => x.id === p),
       quantityOf: (r) => this.state.readings.find((x) => x.id === r)?.quantity
     });
@@ -164,12 +165,22 @@ export class JobSession {
 
   /** The gauges of a kind as this hand reads them: what could be taken instead of the one in hand. */
   reach = (kind: string): NamedGauge[] =>
-    this.gaugesOf(kind).map((g) => ({ id: g.id, name: g.name, ...trayInHand(this.#inHand(g)!) }));
+    this.gaugesOf(kind).map((g) => ({ id: g.id, name: g.name, ...trayInHand(this.#inHand(g, null)!) }));
 
   /** A gauge in the hand of who sits here, as the server will keep it; of anybody else this page was not told. */
-  #inHand(gauge: TrayGauge | undefined): TrayGauge | undefined {
+  #inHand(gauge: TrayGauge | undefined, slot: string | null): TrayGauge | undefined {
     const mine = this.#hand?.person === this.#me()?.id ? this.#hand : null;
-    return gauge && learntInHand(gauge, mine?.learnt[gauge.kind]);
+    if (!gauge || !mine) return gauge;
+    return learntInHand(
+      gauge,
+      slot === null ? learntWith(mine.learnt, gauge.id) : mine.learnt[learntKey(gauge.id, readsOf(slot))]
+    );
+  }
+
+  #slotOf(draft: Draft): string | null {
+    if (draft.kind === 'reading') return draft.slot;
+    if (draft.kind !== 'amend') return null;
+    return this.state.readings.find((r) => r.id === draft.replaces)?.slot ?? null;
   }
 
   /** The last thing this person wrote that can still be undone. */

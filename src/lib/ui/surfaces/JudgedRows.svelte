@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { howMany, judgedRows, judgedText, limitsText, pmText, roundedOtherwise } from '$core/job/judged.ts';
+  import { howMany, judgedRows, judgedText, limitsText, pmText, roundedOtherwise, settledU } from '$core/job/judged.ts';
   import { judgedDoubt } from '$core/job/judged-doubt.ts';
   import type { Step } from '$core/job/run-sheet.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
@@ -25,9 +25,16 @@
         {#if judged.verdict}<Verdict state={judged.verdict.state} size={18} />{/if}
       </p>
       <p class="note">
-        {judged.verdict
-          ? `Limits: ${limitsText(slot, judged, len)}.`
-          : 'Not judged: the data sheet has no limits for it. Enter them with their source.'}
+        {#if judged.raw !== undefined}Read {judgedText(
+            slot,
+            { ...judged, value: judged.raw, u: settledU(judged) },
+            len
+          )} on the mark; its error is taken off.{/if}
+        {judged.unproved
+          ? 'As the mark reads: no job has proved it, and nothing is judged by it.'
+          : judged.verdict
+            ? `Limits: ${limitsText(slot, judged, len)}.`
+            : 'Not judged: the data sheet has no limits for it. Enter them with their source.'}
         {#if roundedOtherwise(slot, judged) !== null}As it is written here it would be judged otherwise: the verdict is
           that of the whole figure, {judged.value}.{/if}
         {#if judged.scatterUnknown}How this hand scatters with its gauge is not known: it is never called in.{/if}

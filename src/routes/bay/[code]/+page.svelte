@@ -17,7 +17,7 @@
   const view = new JobView(session, () => data.prefs);
   onMount(() => session.connect());
   const v = $derived(view.selected);
-  const plan = $derived(['tdc', 'plan', 'strokes'].includes(v.step.surface) ? view.plan : null);
+  const plan = $derived(['tdc', 'plan', 'strokes', 'proof', 'lift'].includes(v.step.surface) ? view.plan : null);
   const first = $derived(plan?.steps[0] ?? null);
   const pace = $derived(first === null ? '' : first.degrees <= 2 ? 'stop' : first.degrees <= 15 ? 'slower' : '');
   const cycle = $derived(cycleDegOf(session.engine));
@@ -35,12 +35,15 @@
     <div class="turn">
       <div>
         <h1>
-          <svg viewBox="0 0 40 40" aria-hidden="true" class:ccw={first.turn === 'ccw'}
-            ><path d="M20 5a15 15 0 1 1-14 10" /><path d="M1 17l5-7 6 6" /></svg
-          >
           Turn {words.turnWord(first.turn)} <small>seen from the {data.prefs.view}</small>
         </h1>
-        <p class="figure" aria-live="polite">{first.degrees.toFixed(1)}°</p>
+        <div class="big">
+          <!-- over the top, its head where the turn ends: to the right clockwise, to the left anticlockwise -->
+          <svg viewBox="0 0 120 84" aria-hidden="true" class:ccw={first.turn === 'ccw'} data-turn={first.turn}
+            ><path d="M14 74A46 46 0 0 1 104 56" /><path class="head" d="M84 50L107 80L119 44Z" /></svg
+          >
+          <p class="figure" aria-live="polite">{first.degrees.toFixed(1)}°</p>
+        </div>
         <p class="say">
           {pace ? `${pace} … ` : ''}{plan.steps.length > 1 ? 'well past the target first' : view.target!.name}
         </p>
@@ -90,15 +93,23 @@
   .dial {
     --dial: min(100%, 54vh);
   }
-  h1 svg {
-    width: 0.9em;
-    height: 0.9em;
+  .big {
+    display: flex;
+    align-items: center;
+    gap: 2vw;
+  }
+  .big svg {
+    height: clamp(76px, 15vw, 210px);
     fill: none;
     stroke: var(--target);
-    stroke-width: 4;
-    vertical-align: -0.08em;
+    stroke-width: 11;
+    flex: none;
   }
-  h1 svg.ccw {
+  .big .head {
+    fill: var(--target);
+    stroke: none;
+  }
+  .big svg.ccw {
     transform: scaleX(-1);
   }
   @media (max-width: 700px) {
@@ -117,7 +128,7 @@
   .figure {
     font-stretch: 76%;
     font-weight: 640;
-    font-size: clamp(96px, 22vw, 300px);
+    font-size: clamp(84px, 17vw, 240px);
     line-height: 1;
     color: var(--target);
   }

@@ -1,3 +1,4 @@
+import { readsLabel } from '$core/sheets/reads-label.ts';
 import { handRows } from '$core/tray/hand-rows.ts';
 import { orError } from '$lib/server/load.ts';
 import { gauges } from '$lib/server/repositories/gauges.ts';
@@ -8,5 +9,5 @@ export const load: PageServerLoad = () => orError(rows());
 
 async function rows() {
   const [tray, learnt] = await Promise.all([gauges(), learntByAll()]);
-  return { gauges: handRows(tray, learnt) };
+  return { gauges: handRows(tray, learnt.map((l) => ({ ...l, reads: readsLabel(l.reads) }))) };
 }

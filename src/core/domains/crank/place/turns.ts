@@ -96,7 +96,7 @@ function likelyTurns(last: CrankPlace & { crankDeg: number }, how: Read, t: Turn
   const rise = last.riseTo === null ? null : mod(last.riseTo - last.crankDeg, t.cycleDeg);
   if (rise !== null) out.push({ travelDeg: rise, from: 'rise', lastMove: 'forward', slack: [RISE_DEG, 5] });
   // the signs spoke of a rise further on: it cannot have stood still
-  if (rise === null || rise <= 180) out.push({ travelDeg: 0, from: 'still', lastMove: last.lastMove });
+  if (rise === null || rise <= 360) out.push({ travelDeg: 0, from: 'still', lastMove: last.lastMove });
   if (how.goalDeg === null) return out;
   if (how.turnsOn > 0) {
     const on = 360 * how.turnsOn + mod(how.goalDeg - last.crankDeg, t.cycleDeg);

@@ -22,6 +22,8 @@
           >no limit on the data sheet</span
         >{/if}
     </dd>{/if}
+  {#if run?.raw !== undefined}<dt>As read on the mark</dt>
+    <dd>{formatTiming(run.raw, 1)}</dd>{/if}
   {#if limits[0] !== undefined && limits[1] !== undefined}<dt>May lie</dt>
     <dd>{formatTiming(limits[0], 0)} to {formatTiming(limits[1], 0)}</dd>{/if}
   {#if rideOut !== undefined}<dt>The coupling rides out above</dt>

@@ -14,7 +14,9 @@
   const after = $derived(session.sheet.steps.find((s) => s.id === stepId)!.slots.some((s) => s.slot === 'snap-after'));
   const s = $derived(after ? w.snapAfter : w.snap);
   const heard = $derived(
-    session.state.readings.filter((r) => r.slot === (after ? 'snap-after' : 'snap')).map((r) => r.value)
+    session.state.readings
+      .filter((r) => r.slot === (after ? 'snap-after' : 'snap') && !r.setting?.earlier)
+      .map((r) => r.value - (s?.raw === undefined ? 0 : s.raw - s.value))
   );
   const limits = $derived([numberOf(session.engine, 'snapMinBtdc'), numberOf(session.engine, 'snapMaxBtdc')]);
 </script>
@@ -37,6 +39,8 @@
           {plusMinus(s.u, 1)}°
           {#if s.verdict}<Verdict state={s.verdict.state} size={13} />{/if}
         </dd>{/if}
+      {#if s?.raw !== undefined}<dt>As read on the mark</dt>
+        <dd>{formatTiming(s.raw, 1)}</dd>{/if}
       {#if limits[0] !== undefined && limits[1] !== undefined}<dt>May lie</dt>
         <dd>{formatTiming(limits[0], 0)} to {formatTiming(limits[1], 0)}</dd>{/if}
       {#if w.torque && after}<dt>Flange</dt>
