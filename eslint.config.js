@@ -53,6 +53,15 @@ export default defineConfig(
     }
   },
   {
+    // the played machines and the technician reach into the state of every trade: each trade's type is its own, and the harness
+    // must run against states of later versions
+    files: ['study/guidance/**'],
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { args: 'none' }]
+    }
+  },
+  {
     // every calculation says what it is; formula, source, errors and example stand beside it in calcs.ts
     files: ['src/core/calculations/**/*.ts'],
     plugins: { jsdoc },

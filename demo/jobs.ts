@@ -1,12 +1,23 @@
 import type { DemoJob, Line } from './write-job.ts';
 
 const done = (...steps: string[]): Line[] => steps.map((s) => ({ done: s }));
-const pairs = (depth: string, ...rows: [string, string][]): Line[] => [
-  { read: depth, step: 'tdc', slot: 'depth' },
-  ...rows.flatMap(([b, a]): Line[] => [
-    { read: b, step: 'tdc', slot: 'before' },
-    { read: a, step: 'tdc', slot: 'after' }
-  ])
+const pairsAt =
+  (step: string) =>
+  (depth: string, ...rows: [string, string][]): Line[] => [
+    { read: depth, step, slot: 'depth' },
+    ...rows.flatMap(([b, a]): Line[] => [
+      { read: b, step, slot: 'before' },
+      { read: a, step, slot: 'after' }
+    ])
+  ];
+const pairs = pairsAt('tdc');
+
+/** A mark that no job has proved, proved on the job that is to be timed by it. */
+const markProved = (...rows: [string, string][]): Line[] => [
+  { choose: 'ring-seen', option: 'kept' },
+  ...done('ring', 'mark-safe', 'mark-plugs', 'mark-bar', 'mark-wheel'),
+  ...pairsAt('mark-tdc')('71 thou', ...rows),
+  ...done('mark-tdc', 'mark', 'mark-probe-out', 'mark-off')
 ];
 
 /** Small parts counted out, and counted back with the tools. */
@@ -24,6 +35,8 @@ function wholeFit(o: {
   tower: string;
   rotor: string;
   strobe: string[];
+  /** the last of them read again, the housing left as it stood */
+  strobeAgain?: string[];
   vacuum: boolean;
   torque: string;
 }): Line[] {
@@ -48,6 +61,7 @@ function wholeFit(o: {
     ...(o.vacuum ? done('hose') : []),
     ...done('strobe-on', 'off', 'sweep', 'start'),
     ...o.strobe.map((s): Line => ({ read: s, step: 'strobe', slot: 'strobe' })),
+    ...(o.strobeAgain ?? []).map((s): Line => ({ read: s, step: 'strobe', slot: 'strobe-again' })),
     ...done('strobe'),
     { read: o.torque, step: 'clamp-final', slot: 'torque' },
     ...done('clamp-final'),
@@ -225,44 +239,44 @@ const swept = (step: string, ...points: [rpm: number, deg: number][]): Line[] =>
 
 /** The winch's curve over the years: in its limits, then a little later each time, the weights sticking more. */
 const curve2022: [number, number][] = [
-  [650, 10.1],
-  [900, 10.1],
-  [1200, 13.0],
-  [1500, 17.3],
-  [1800, 21.9],
-  [2100, 26.2],
-  [2400, 30.4],
-  [2700, 32.9],
-  [3400, 33.0],
-  [4200, 33.0],
-  [3400, 33.0],
-  [2700, 33.0],
-  [2400, 31.0],
-  [2100, 27.0],
-  [1800, 22.8],
-  [1500, 18.1],
-  [1200, 13.6]
+  [650, 8.5],
+  [900, 8.5],
+  [1200, 11.4],
+  [1500, 15.7],
+  [1800, 20.3],
+  [2100, 24.6],
+  [2400, 28.8],
+  [2700, 31.3],
+  [3400, 31.4],
+  [4200, 31.4],
+  [3400, 31.4],
+  [2700, 31.4],
+  [2400, 29.4],
+  [2100, 25.4],
+  [1800, 21.2],
+  [1500, 16.5],
+  [1200, 12.0]
 ];
 const curve2024: [number, number][] = [
-  [650, 10.2],
-  [900, 10.2],
-  [1200, 11.8],
-  [1500, 15.2],
-  [1800, 19.2],
-  [2100, 23.0],
-  [2400, 26.9],
-  [2700, 30.5],
-  [3000, 32.4],
-  [3400, 32.4],
-  [4200, 32.4],
-  [3400, 32.4],
-  [3000, 32.4],
-  [2700, 31.9],
-  [2400, 28.7],
-  [2100, 24.8],
-  [1800, 21.2],
-  [1500, 16.7],
-  [1200, 12.6]
+  [650, 8.6],
+  [900, 8.6],
+  [1200, 10.2],
+  [1500, 13.6],
+  [1800, 17.6],
+  [2100, 21.4],
+  [2400, 25.3],
+  [2700, 28.9],
+  [3000, 30.8],
+  [3400, 30.8],
+  [4200, 30.8],
+  [3400, 30.8],
+  [3000, 30.8],
+  [2700, 30.3],
+  [2400, 27.1],
+  [2100, 23.2],
+  [1800, 19.6],
+  [1500, 15.1],
+  [1200, 11.0]
 ];
 const lazyUp: [number, number][] = [
   [650, 9.0],
@@ -290,9 +304,18 @@ const lazyDown: [number, number][] = [
   [1200, 11.0]
 ];
 
-const strobed = (initial: string, curve: [number, number][]): Line[] => [
-  ...done('intake', 'marks', 'secure', 'strobe-on', 'hose', 'sweep-list', 'start'),
+const WINCH_MARK: [string, string][] = [
+  ['345.0', '15.0'],
+  ['345.0', '15.5'],
+  ['345.0', '15.0']
+];
+
+const strobed = (mark: [string, string][], initial: string, again: string, curve: [number, number][]): Line[] => [
+  ...done('intake', 'marks', 'secure'),
+  ...markProved(...mark),
+  ...done('strobe-on', 'hose', 'sweep-list', 'start'),
   { read: initial, step: 'strobe', slot: 'strobe' },
+  { read: again, step: 'strobe', slot: 'strobe-again' },
   ...done('strobe'),
   { read: '640', step: 'idle-set', slot: 'idle' },
   ...done('idle-set'),
@@ -463,7 +486,8 @@ export const jobs: DemoJob[] = [
       ],
       tower: '2:10',
       rotor: '2:15',
-      strobe: ['12b', '8b'],
+      strobe: ['12.0b', '7.5b'],
+      strobeAgain: ['8.0b', '7.5b'],
       vacuum: true,
       torque: '15 lbft'
     })
@@ -509,15 +533,15 @@ export const jobs: DemoJob[] = [
     by: 'Marit Oakes',
     opened: '2022-04-20T08:00:00Z',
     lines: [
-      ...strobed('10b', curve2022),
+      ...strobed(WINCH_MARK, '8.0b', '8.0b', curve2022),
       { skip: 'sweep', why: 'two points read a hair high, within what the strobe can show' },
       ...done('steady'),
       { read: '0 kPa', step: 'vacuum', slot: 'vac-kpa' },
-      { read: '10b', step: 'vacuum', slot: 'vac-deg' },
+      { read: '8.5b', step: 'vacuum', slot: 'vac-deg' },
       { read: '20 kPa', step: 'vacuum', slot: 'vac-kpa' },
-      { read: '14b', step: 'vacuum', slot: 'vac-deg' },
+      { read: '12.5b', step: 'vacuum', slot: 'vac-deg' },
       { read: '40 kPa', step: 'vacuum', slot: 'vac-kpa' },
-      { read: '24b', step: 'vacuum', slot: 'vac-deg' },
+      { read: '22.5b', step: 'vacuum', slot: 'vac-deg' },
       ...done('vacuum', 'clamp-final', 'hose-on', 'hot-start', 'close')
     ]
   },
@@ -528,7 +552,7 @@ export const jobs: DemoJob[] = [
     by: 'Tobias Renn',
     opened: '2024-05-06T08:00:00Z',
     lines: [
-      ...strobed('10b', curve2024),
+      ...strobed(WINCH_MARK, '8.0b', '8.0b', curve2024),
       { skip: 'sweep', why: 'lazy from 2,400 on: noted, to be recurved' },
       ...done('steady'),
       ...done('vacuum', 'clamp-final', 'hose-on', 'hot-start', 'close')

@@ -1,39 +1,18 @@
-import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
-import * as prettier from 'prettier';
-import { cases } from './cases/all.ts';
-import { writeDocument } from './document.ts';
-import { further } from './further.ts';
-import { HONEST, judge } from './judge.ts';
-import { nearLimits } from './near-limit.ts';
+import { runUncertainty } from './uncertainty.ts';
 
-/** `npm run study [-- --trials N --seed S]`: counts anew and writes docs/uncertainty.md with its plots. */
+/**
+ * `npm run study [-- --trials N --seed S]`: counts anew and writes docs/uncertainty.md with its plots.
+ * `npm run study -- guidance [--engines N --seed S]`: plays every job anew and writes docs/guidance.md.
+ */
 const asked = (name: string, usual: number): number => {
   const at = process.argv.indexOf(name);
   const given = at < 0 ? usual : Number(process.argv[at + 1]);
   if (!Number.isInteger(given) || given < 1) throw new Error(`${name} takes a whole number above 0`);
   return given;
 };
-const trials = asked('--trials', 4000);
-const seed = asked('--seed', 1);
-
-const judged = cases.flatMap((of, k) => {
-  process.stdout.write(`\r${k + 1} of ${cases.length}: ${of.group}`.padEnd(60));
-  return judge(of, trials, seed);
-});
-process.stdout.write('\n');
-const { text, plots } = writeDocument(judged, nearLimits(trials, seed), further(trials, seed), { trials, seed });
-
-const docs = fileURLToPath(new URL('../docs', import.meta.url));
-const folder = join(docs, 'uncertainty');
-mkdirSync(folder, { recursive: true });
-for (const f of readdirSync(folder)) if (f.endsWith('.svg')) rmSync(join(folder, f));
-for (const [file, svg] of Object.entries(plots)) writeFileSync(join(folder, file), svg);
-const path = join(docs, 'uncertainty.md');
-writeFileSync(path, await prettier.format(text, { ...(await prettier.resolveConfig(path)), filepath: path }));
-
-for (const j of judged)
-  if (j.held !== null && (j.held < HONEST.least || (j.held > HONEST.most && !j.of.allows)))
-    console.log(`${j.held.toFixed(1)} %  ${j.of.group}: ${j.of.name}, ${j.figure}`);
-console.log(`${judged.length} figures of ${cases.length} cases, ${trials} measurements each, seed ${seed}: ${path}`);
+if (process.argv.includes('guidance')) {
+  const { runGuidance } = await import('./guidance/run.mts');
+  await runGuidance({ n: asked('--engines', 200), seed: asked('--seed', 7) });
+} else {
+  await runUncertainty(asked('--trials', 4000), asked('--seed', 1));
+}

@@ -59,7 +59,10 @@ describe('a hand is learnt', () => {
     expect(held!.scatter).toBeCloseTo(pooled, 9);
     expect(await washer(b, '3.05', other)).toMatchObject({ scatter: 0.02, scatterDof: 20 });
     // a page says the same to whoever sits there, and nothing of anybody else
-    expect((await jobPage(b, by.id)).hand).toMatchObject({ person: by.id, learnt: { 'dial washer': { dof: 4, n: 5 } } });
+    expect((await jobPage(b, by.id)).hand).toMatchObject({
+      person: by.id,
+      learnt: { 'dial washer': { dof: 4, n: 5 } }
+    });
     expect((await jobPage(a, by.id)).hand!.learnt).toEqual({});
     expect((await jobPage(b, null)).hand).toBeNull();
   });

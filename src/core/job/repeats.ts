@@ -56,7 +56,13 @@ function byHand(group: RepeatGroup): OfHand[] {
     const key = `${r.gauge.id} ${r.by.id}`;
     const hand = hands.get(key);
     if (hand) hand.values.push(group.values[k]!);
-    else hands.set(key, { kind: r.gauge.kind ?? group.kind, gauge: r.gauge.id, person: r.by.id, values: [group.values[k]!] });
+    else
+      hands.set(key, {
+        kind: r.gauge.kind ?? group.kind,
+        gauge: r.gauge.id,
+        person: r.by.id,
+        values: [group.values[k]!]
+      });
   }
   return [...hands.values()].filter((h) => h.values.length > 1);
 }

@@ -28,10 +28,7 @@ export interface GaugeHands {
 type LearntRow = Learnt & { gauge: string; reads: string; name: string; jobs: number };
 
 /** Every gauge of the tray in every hand that has repeated a reading with it; people by name, never by how they read. */
-export function handRows(
-  tray: readonly TrayGauge[],
-  learnt: readonly LearntRow[]
-): GaugeHands[] {
+export function handRows(tray: readonly TrayGauge[], learnt: readonly LearntRow[]): GaugeHands[] {
   return tray.flatMap((gauge) => {
     const { kind } = gauge;
     if (kind === 'eye') return [];

@@ -9,11 +9,7 @@ export const LEARNT = (person: string, exceptJob: string): string =>
    WHERE person_id = ${person} AND job_id <> ${exceptJob} GROUP BY gauge_id, reads`;
 
 /** What the repeats of a person told on every job but one, by gauge and what is read: a job is not judged twice with its own. */
-export async function learntOf(
-  person: string,
-  exceptJob: string,
-  on?: Queryable
-): Promise<LearntHand> {
+export async function learntOf(person: string, exceptJob: string, on?: Queryable): Promise<LearntHand> {
   const rows = await query<LearntRow>('hands-of', LEARNT('$1', '$2'), [person, exceptJob], on);
   return byReading(rows);
 }

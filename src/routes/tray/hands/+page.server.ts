@@ -9,5 +9,10 @@ export const load: PageServerLoad = () => orError(rows());
 
 async function rows() {
   const [tray, learnt] = await Promise.all([gauges(), learntByAll()]);
-  return { gauges: handRows(tray, learnt.map((l) => ({ ...l, reads: readsLabel(l.reads) }))) };
+  return {
+    gauges: handRows(
+      tray,
+      learnt.map((l) => ({ ...l, reads: readsLabel(l.reads) }))
+    )
+  };
 }

@@ -23,7 +23,8 @@
     <p class="quiet">
       Whoever reads twice never reads quite the same. How far the repeats lie apart goes into every ±, so that it holds
       95 times in 100. Until repeats tell, the workshop’s assumption stands, with the weight of seven repeats. Light,
-      reach and gauge are in it as much as the hand, so each gauge is learnt by itself, and each thing that is read with it: it says how wide a ± must be, and nothing else about anybody.
+      reach and gauge are in it as much as the hand, so each gauge is learnt by itself, and each thing that is read with
+      it: it says how wide a ± must be, and nothing else about anybody.
       <a href="/tray">Back to the tray</a>
     </p>
     {#if data.gauges.length === 0}
@@ -32,9 +33,9 @@
       <table>
         <thead
           ><tr
-            ><th>gauge</th><th>in whose hand</th><th>reading</th><th class="n">a reading scatters (one s)</th><th>known from</th><th
-              class="n">one reading, ±</th
-            ><th class="n">an answer often made, ±</th></tr
+            ><th>gauge</th><th>in whose hand</th><th>reading</th><th class="n">a reading scatters (one s)</th><th
+              >known from</th
+            ><th class="n">one reading, ±</th><th class="n">an answer often made, ±</th></tr
           ></thead
         >
         {#each data.gauges as { gauge, begins, hands } (gauge.id)}
