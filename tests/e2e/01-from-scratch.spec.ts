@@ -232,7 +232,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     const second = answer('second strobe');
     await type(page, second.typed[0]);
     await expect(result).toContainText(`${second.expect.corrected.toFixed(2)}° before`);
-    await expect(result).toContainText('± 0.69°');
+    await expect(result).toContainText('± 0.74°');
     await expect(result.getByText('in', { exact: true })).toBeVisible();
     await done(page, 'Initial timing by strobe');
   });
@@ -241,7 +241,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     await done(page, 'Clamp at torque');
     await page.getByRole('link', { name: 'Job card' }).click();
     const card = page.getByRole('main');
-    await expect(card).toContainText('6.83° ± 0.69° before');
+    await expect(card).toContainText('6.83° ± 0.74° before');
     await expect(card).toContainText('2.67° early');
     await expect(card).toContainText('works card 14');
     await expect(card.getByRole('row', { name: /wheel, before the top/ })).toHaveCount(3);

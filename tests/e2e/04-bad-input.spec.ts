@@ -106,7 +106,7 @@ test('too close to call is a state with what to do about it', async ({ page, con
   await page.getByRole('button', { name: /Time and prove/ }).click();
   await page.getByRole('button', { name: /Initial timing by strobe/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
-    /^Leave the housing as it stands and narrow the doubt: 7\.5° ± \d\.\d° before is too close to call, limits 6° to 8° before$/
+    /^Turn the housing anticlockwise \(from above\) 0\.\d+°, .* to the middle\. 7\.5° ± \d\.\d° before: too close to call, limits 6° to 8° before$/
   );
   await expect(page.getByTestId('result')).toContainText('too close to call');
   await expect(page.getByRole('note', { name: 'What it rests on' })).toContainText('What narrows it most stands below');

@@ -169,7 +169,7 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
   await test.step('the pedestal is closed and the float proved', async () => {
     await done(page, 'Packing and pedestal on');
     await type(page, '0.16');
-    await expect(head(page)).toContainText('End float 0.160');
+    await expect(head(page)).toContainText('End float, by dial and washer together, 0.163');
     await done(page, 'Float proved');
     await open(page, `${A}/jobs/${jobId}/card`);
     await expect(page.getByRole('main')).toContainText('Oil-pump drive engaged');

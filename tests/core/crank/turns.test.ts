@@ -36,10 +36,11 @@ describe('a figure of the wheel', () => {
   });
   it('near the end of a leg back says that it stands there, come to backwards', () => {
     // overshot by 6°: back beyond the slack, then forward again; read at the end of the way back
-    const [back, forward] = planFrom(at(96), 90, turning).steps;
+    const backUp = { ...turning, approach: 'backUp' as const };
+    const [back, forward] = planFrom(at(96), 90, backUp).steps;
     expect([back!.move, forward!.move]).toEqual(['backward', 'forward']);
     const there = 96 - back!.degrees;
-    const out = placed(at(96), there, towards(90, { move: 'unknown' }), turning);
+    const out = placed(at(96), there, towards(90, { move: 'unknown' }), backUp);
     expect(out).toMatchObject({ from: 'leg', lastMove: 'backward' });
     expect(out!.crankDeg).toBeCloseTo(there, 6);
   });

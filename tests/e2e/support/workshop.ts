@@ -155,9 +155,9 @@ export const counted = (step: string, slot: string, n: number): Draft => ({
   gaugeId: null
 });
 export const laidOut = counted('cover', 'small-parts-out', 6);
-export const wheel = (slot: string, text: string): Draft => ({
+export const wheel = (slot: string, text: string, step = 'tdc'): Draft => ({
   kind: 'reading',
-  step: 'tdc',
+  step,
   slot,
   quantity: 'angle',
   text,
@@ -183,6 +183,14 @@ export const foundTdc: Draft[] = [
   wheel('after', '12'),
   wheel('before', '343'),
   wheel('after', '11.5')
+];
+/** A mark that no job has proved, proved on the job that is timed by it: it stands at true TDC. */
+export const markProved: Draft[] = [
+  { kind: 'choose', school: 'ring-seen', option: 'kept' },
+  ...done('ring', 'mark-safe', 'mark-plugs', 'mark-bar', 'mark-wheel'),
+  { ...depth('1.8'), step: 'mark-tdc' } as Draft,
+  ...['345', '345', '345'].flatMap((b) => [wheel('before', b, 'mark-tdc'), wheel('after', '15', 'mark-tdc')]),
+  ...done('mark-tdc', 'mark', 'mark-probe-out', 'mark-off')
 ];
 export const A = process.env.E2E_A!;
 export const B = process.env.E2E_B!;

@@ -25,7 +25,8 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
         c.r.readings,
         c.schools.tdc.option,
         c.sheet.steps.find((s) => s.surface === 'tdc')?.id,
-        () => c.works.fit
+        () => c.works.fit,
+        c.r.began
       ),
     mark: (c) => markOf(c),
     walk: (c) => walk(c),

@@ -7,8 +7,9 @@ import { gaugeCombine } from '../../calculations/gauge/gauge-combine.ts';
 import { repeatedU, stepU, type Gauge } from '../../calculations/gauge/hand.ts';
 import { lastGaugeOf } from '../../job/readings.ts';
 import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
-import { lastMarkOf, sliderOf, type Engine } from '../../engine/engine.ts';
+import { sliderOf, type Engine } from '../../engine/engine.ts';
 import { numberOf } from './vocabulary.ts';
+import { agedMark } from './earlier-mark.ts';
 import type { FitWork } from '../tdcfit/fit-work.ts';
 import { pairsWork, type PairRow, type PairsWork } from './tdc-pair-rows.ts';
 import type { Reading } from '../../job/replayed.ts';
@@ -66,7 +67,9 @@ export function tdcWork(
   /** the step that seeks TDC; undefined where the run sheet has none */
   stepId: string | undefined,
   /** many readings, laid through: nothing while the trade that does it is not here */
-  fit: () => FitWork | undefined
+  fit: () => FitWork | undefined,
+  /** when the job in hand began, ISO; null while nothing is in its log */
+  began: string | null
 ): TdcWork {
   const method: TdcMethod = isTdcMethod(chosen) ? chosen : 'pairs';
   // gauges of other ways are none of this one's
@@ -124,7 +127,7 @@ export function tdcWork(
       input: found?.input ?? null
     });
     work.nextSlot = of('fit-wheel').length > of('fit-dial').length ? 'fit-dial' : 'fit-wheel';
-  } else if (method === 'mark') fromMark(work, engine);
+  } else if (method === 'mark') fromMark(work, engine, began);
   else {
     fromTops(work, slider, wheel, method === 'rod' ? ROD : dial);
     work.nextSlot = method === 'highest' && of('top-dial').length === 0 ? 'top-dial' : 'top';
@@ -134,15 +137,15 @@ export function tdcWork(
   return work;
 }
 
-/** With the wheel zeroed on the mark, an earlier job's error of the mark says where true TDC is on it. */
-function fromMark(work: TdcWork, engine: Engine): void {
-  const last = lastMarkOf(engine);
+/** With the wheel zeroed on the mark, an earlier job's error of the mark says where true TDC is, as far as it has not moved since. */
+function fromMark(work: TdcWork, engine: Engine, began: string | null): void {
+  const last = agedMark(engine, began);
   if (!last) return;
   const tdc = wrap360(-last.errorDeg);
   Object.assign(work, {
     found: { tdcWheelDeg: tdc, errorDeg: wrap180(tdc), uDeg: last.uDeg },
     calc: 'mark.check',
-    input: last
+    input: last.from
   });
 }
 

@@ -213,6 +213,9 @@ function patternOf(rows: MarkRow[], fromTdc: boolean, within: number): string | 
   const name = `Cylinder ${cylinder}`;
   if (n > 1)
     return `${name} was measured ${n} times and is the same: its mark, its crank pin or its trigger is off, not the dial.`;
+  const others = off.filter((x) => x.cylinder !== cylinder).map((x) => x.cylinder);
+  if (others.length > 0)
+    return `${name} is off most, and so ${others.length === 1 ? 'is' : 'are'} ${others.join(', ')}: mount the dial anew and measure each of them once more`;
   return apartDeg === null
     ? `${name} is off by itself: mount the dial anew and measure it once more`
     : `${name} was measured again and differs by ${apartDeg.toFixed(1)}°: the dial\u2019s set-up was wrong once. Look at its angle to the bore and measure it once more`;

@@ -33,7 +33,7 @@
   <p class="quiet">{data.engine.name} · {v.step.title} <UnsentNote /></p>
   {#if first && plan}
     <div class="turn">
-      <div>
+      <div class="told">
         <h1>
           Turn {words.turnWord(first.turn)} <small>seen from the {data.prefs.view}</small>
         </h1>
@@ -86,20 +86,25 @@
   }
   .turn {
     display: grid;
-    grid-template-columns: minmax(0, 1.6fr) minmax(240px, 1fr);
+    grid-template-columns: minmax(0, 1.9fr) minmax(240px, 1fr);
     gap: 3vw;
     align-items: center;
   }
   .dial {
     --dial: min(100%, 54vh);
   }
+  .told {
+    container-type: inline-size;
+  }
   .big {
     display: flex;
     align-items: center;
-    gap: 2vw;
+    gap: 0.15em;
+    /* the arrow and a figure of six signs fill the column */
+    font-size: clamp(60px, 23cqi, 240px);
   }
   .big svg {
-    height: clamp(76px, 15vw, 210px);
+    height: 0.8em;
     fill: none;
     stroke: var(--target);
     stroke-width: 11;
@@ -128,7 +133,7 @@
   .figure {
     font-stretch: 76%;
     font-weight: 640;
-    font-size: clamp(84px, 17vw, 240px);
+    font-size: 1em;
     line-height: 1;
     color: var(--target);
   }

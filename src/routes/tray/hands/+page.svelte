@@ -40,7 +40,7 @@
         >
         {#each data.gauges as { gauge, begins, hands } (gauge.id)}
           <tbody>
-            {#each hands as hand, k (`${hand.name} ${hand.reads}`)}
+            {#each hands as hand, k (k)}
               <tr class:first={k === 0}>
                 {#if k === 0}
                   <th scope="rowgroup" rowspan={hands.length}

@@ -159,7 +159,7 @@
     {#each arcs as a, k (k)}
       <path d={a.d} class="turn" />
       <path d="M-9 -8 L6 0 L-9 8Z" class="head" transform={a.head} />
-      {#each a.passes as t (t)}
+      {#each new Set(a.passes) as t (t)}
         {@const p = lapPoint(shape, t)}
         <circle cx={p.x} cy={p.y} r="7" class="passed" />
         <path d="M{p.x - 5} {p.y + 5}L{p.x + 5} {p.y - 5}" class="passed" />

@@ -10,6 +10,7 @@
 
   let { session, prefs }: SurfaceProps = $props();
   const mark = $derived(session.state.work.mark);
+  const tdc = $derived(session.state.work.tdc.found);
   const damper = $derived(numberOf(session.engine, 'damperDiameterMm'));
   const arcMm = $derived(
     mark && damper
@@ -45,9 +46,9 @@
       {help}
     />
     <p class="small quiet">
-      What the mark reads with the crank at true TDC: the wheel was zeroed on the mark and shows {session.state.work.tdc.found!.tdcWheelDeg.toFixed(
-        2
-      )}° there.
+      {tdc
+        ? `What the mark reads with the crank at true TDC: the wheel was zeroed on the mark and shows ${tdc.tdcWheelDeg.toFixed(2)}° there.`
+        : 'As an earlier job found it; true TDC was not found on this one.'}
     </p>
   </div>
 {/if}

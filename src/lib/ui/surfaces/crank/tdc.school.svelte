@@ -2,7 +2,8 @@
   import { methodOutlook } from '$core/calculations/tdc/method-reach.ts';
   import { tdcMethods } from '$core/calculations/tdc/tdc-methods.ts';
   import { words } from '$core/job/index.ts';
-  import { lastMarkOf, numberOf, sliderOf } from '$core/engine/engine.ts';
+  import { agedMark } from '$core/domains/crank/earlier-mark.ts';
+  import { numberOf, sliderOf } from '$core/engine/engine.ts';
   import { trayInHand } from '$core/tray/hands.ts';
   import SchoolList from '../../job/SchoolList.svelte';
   import type { ReadingLine } from '../../job/line.svelte.ts';
@@ -23,7 +24,7 @@
       slider: sliderOf(session.engine),
       wheel: gauge('wheel'),
       dial: gauge('dial'),
-      markU: lastMarkOf(session.engine)?.uDeg ?? null
+      markU: agedMark(session.engine, session.state.replayed.began)?.uDeg ?? null
     };
     return tdcMethods.map((id) => {
       const option = school.options.find((o) => o.id === id)!;
