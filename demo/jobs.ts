@@ -15,7 +15,9 @@ const pairs = pairsAt('tdc');
 /** A mark that no job has proved, proved on the job that is to be timed by it. */
 const markProved = (...rows: [string, string][]): Line[] => [
   { choose: 'ring-seen', option: 'kept' },
-  ...done('ring', 'mark-safe', 'mark-plugs', 'mark-bar', 'mark-wheel'),
+  ...done('ring', 'mark-safe', 'mark-plugs', 'mark-bar'),
+  { choose: 'mark-quick', option: 'near' },
+  ...done('mark-look', 'mark-wheel'),
   ...pairsAt('mark-tdc')('71 thou', ...rows),
   ...done('mark-tdc', 'mark', 'mark-probe-out', 'mark-off')
 ];

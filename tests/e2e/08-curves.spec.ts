@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import scenario from '../scenarios/recurve.json' with { type: 'json' };
 import { RECURVE_SHEET } from '../support/scenario-sheets.ts';
 import { alive, done, expect, number, open, test, type, workAs, stepInHand, holding } from './support/bench.ts';
+import { read } from './support/working.ts';
 import { A, be, counted, DEMO, depth, done as finished, markProved, say, wheel, workshop } from './support/workshop.ts';
 
 /**
@@ -131,17 +132,29 @@ test('a lazy curve, brought in from a file, is diagnosed; a bad line is named an
 }) => {
   test.setTimeout(60_000);
   await be(context, 'vera-lock', A);
-  const { jobId } = await workshop(['vera-lock'], [], { sheet: 'strobe-timing', values, gauges });
-  await say(context.request, A, jobId, ...finished('intake', 'marks', 'secure'), ...markProved, ...finished('strobe-on', 'sweep-list', 'start'));
+  const { jobId } = await workshop(['vera-lock'], ['staticMinBtdc', 'staticMaxBtdc'], {
+    sheet: 'strobe-timing',
+    values: { ...values, staticMinBtdc: '5', staticMaxBtdc: '11' },
+    gauges
+  });
+  await say(
+    context.request,
+    A,
+    jobId,
+    ...finished('intake', 'marks', 'secure'),
+    ...markProved,
+    ...finished('strobe-on', 'sweep-list', 'start')
+  );
   await say(context.request, A, jobId, {
     kind: 'reading',
     step: 'strobe',
     slot: 'strobe',
     quantity: 'timing',
-    text: '8b',
+    text: '8.0b',
     defaultUnit: 'deg',
     gaugeId: 'strobe-a'
   });
+  await say(context.request, A, jobId, ...read('strobe', 'strobe-again', 'timing', 'strobe-a', '8.0b', '8.0b'));
   await say(context.request, A, jobId, ...finished('strobe', 'idle-set'));
   await open(page, `${A}/jobs/${jobId}`);
   await expect(stepInHand(page)).toHaveAccessibleName(holding('Curve swept'));
@@ -238,7 +251,8 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
     await expect(page.getByRole('row', { name: /T-12/ })).toContainText('0, none left');
   });
 
-  const springs = inputs.tray.springs.map((s) => ({ ...s, uPreload: 0.05 }));
+  // two pairs of the journey lie within a thousandth of a degree: without S-31 the order does not hang on it
+  const springs = inputs.tray.springs.filter((s) => s.id !== 'S-31').map((s) => ({ ...s, uPreload: 0.05 }));
   const { jobId } = await workshop(['vera-winch'], [], {
     sheet: 'recurve',
     values: { ...values, springsRatePm: '0.04', springsForcePm: '0.08' },
@@ -248,7 +262,14 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
     stops: inputs.tray.stops.filter((s) => s.id !== 'stop 11')
   });
   const api = context.request;
-  await say(api, A, jobId, ...finished('intake', 'secure', 'free'), ...markProved, ...finished('strobe-on', 'sweep-list', 'start'));
+  await say(
+    api,
+    A,
+    jobId,
+    ...finished('intake', 'secure', 'free'),
+    ...markProved,
+    ...finished('strobe-on', 'sweep-list', 'start')
+  );
   await say(api, A, jobId, ...sweep('baseline', [...inputs.up, ...inputs.down]));
   await open(page, `${A}/jobs/${jobId}`);
   await expect(head(page)).toHaveText('Lazy by 5.8° at 2,400, sticky coming down by 3.2°');
@@ -278,7 +299,7 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
       }
     ).ranked;
     await expect(matches).toHaveCount(5);
-    for (const [k, w] of want.entries()) {
+    for (const [k, w] of want.filter((x) => !x.springs.includes('S-31')).entries()) {
       await expect(matches.nth(k)).toContainText(`${w.springs.join(' + ')}, ${w.stop}`);
       await expect(matches.nth(k)).toContainText(`misses by ${w.misfitDeg.toFixed(1)}°`);
       await expect(matches.nth(k)).toContainText(`initial ${w.initialBtdc}° before`);
@@ -432,7 +453,14 @@ test('a tray of six hundred springs is searched without holding the screen up, w
     // stop 11 is the one that is in: without it the search is the one that was worked out apart
     stops: inputs.tray.stops.filter((s) => s.id !== 'stop 11')
   });
-  await say(context.request, A, jobId, ...finished('intake', 'secure', 'free'), ...markProved, ...finished('strobe-on', 'sweep-list', 'start'));
+  await say(
+    context.request,
+    A,
+    jobId,
+    ...finished('intake', 'secure', 'free'),
+    ...markProved,
+    ...finished('strobe-on', 'sweep-list', 'start')
+  );
   await say(context.request, A, jobId, ...sweep('baseline', [...inputs.up, ...inputs.down]));
   await open(page, `${A}/curves/${engineId}`);
   const status = page.locator('section', { hasText: 'Springs and stop for this target' });

@@ -97,7 +97,9 @@ function liesApart(slot: Slot, r: Reading, before: readonly Reading[]): boolean 
   const same = before.filter((x) => x.gauge?.id === r.gauge?.id);
   const scatter = inHand(r.gauge, r).scatter;
   if (same.length === 0 || scatter === undefined) return false;
-  const s = Math.hypot(scatter, slot.seekU ?? 0, r.resolution / Math.sqrt(12));
+  // a meter that shows tens may step by one of them without anything having been turned
+  const step = Math.max(r.resolution, r.gauge?.resolution ?? 0);
+  const s = Math.hypot(scatter, slot.seekU ?? 0, step / Math.sqrt(12));
   const mean = same.reduce((t, x) => t + x.value, 0) / same.length;
   return Math.abs(r.value - mean) > APART_SIGMAS * s * Math.sqrt(1 + 1 / same.length);
 }

@@ -187,7 +187,9 @@ export const foundTdc: Draft[] = [
 /** A mark that no job has proved, proved on the job that is timed by it: it stands at true TDC. */
 export const markProved: Draft[] = [
   { kind: 'choose', school: 'ring-seen', option: 'kept' },
-  ...done('ring', 'mark-safe', 'mark-plugs', 'mark-bar', 'mark-wheel'),
+  ...done('ring', 'mark-safe', 'mark-plugs', 'mark-bar'),
+  { kind: 'choose', school: 'mark-quick', option: 'near' },
+  ...done('mark-look', 'mark-wheel'),
   { ...depth('1.8'), step: 'mark-tdc' } as Draft,
   ...['345', '345', '345'].flatMap((b) => [wheel('before', b, 'mark-tdc'), wheel('after', '15', 'mark-tdc')]),
   ...done('mark-tdc', 'mark', 'mark-probe-out', 'mark-off')
