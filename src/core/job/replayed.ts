@@ -1,5 +1,4 @@
-import type { SettingOf } from './settings.ts';
-import type { Thing } from './things.ts';
+import type { SettingOf, Thing } from './things.ts';
 import type { EventOf, Figure, JobEvent, Origin, Person } from './events.ts';
 
 /** What a reading was before it was amended, and why it was; with the name of its gauge where that was another. */

@@ -1,20 +1,7 @@
 import { inHand } from '../tray/hands.ts';
 import type { Reading } from './replayed.ts';
 import { slotOf, type RunSheet, type Slot, type Step } from './run-sheet.ts';
-import { things, withThing, type Thing } from './things.ts';
-
-/** How a setting began: said, by the name of its first reading, by what was done, or because a reading lies apart. */
-export type Began = 'first' | 'said' | 'named' | 'done' | 'apart';
-
-/** Where a reading belongs. */
-export interface SettingOf {
-  thing: Thing;
-  /** counted from 1 for each thing */
-  n: number;
-  began: Began;
-  /** the thing was turned since: the reading stays in sight and counts no more */
-  earlier: boolean;
-}
+import { things, withThing, type Began, type Thing } from './things.ts';
 
 /** Something was done that ends a setting: after all that was read before it. */
 export interface Ended {

@@ -22,3 +22,16 @@ export const withThing = (thing: Thing): Thing[] => [
   thing,
   ...(Object.keys(things) as Thing[]).filter((t) => (things[t] as { within?: string }).within === thing)
 ];
+
+/** How a setting began: said, by the name of its first reading, by what was done, or because a reading lies apart. */
+export type Began = 'first' | 'said' | 'named' | 'done' | 'apart';
+
+/** Where a reading belongs. */
+export interface SettingOf {
+  thing: Thing;
+  /** counted from 1 for each thing */
+  n: number;
+  began: Began;
+  /** the thing was turned since: the reading stays in sight and counts no more */
+  earlier: boolean;
+}

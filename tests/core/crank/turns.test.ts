@@ -3,12 +3,12 @@ import { NOWHERE, type CrankPlace } from '$core/domains/crank/place/place.ts';
 import { planFrom, understandTurn, waysTo, type Read, type Turning } from '$core/domains/crank/place/turns.ts';
 
 const turning: Turning = { cycleDeg: 720, approach: 'forward', backlashDeg: 10, mayReverse: true };
-const at = (crankDeg: number, more: Partial<CrankPlace> = {}) => ({
+const at = (crankDeg: number, more: Partial<CrankPlace> = {}): CrankPlace & { crankDeg: number } => ({
   ...NOWHERE,
-  crankDeg,
   strokeKnown: true,
-  lastMove: 'forward' as const,
-  ...more
+  lastMove: 'forward',
+  ...more,
+  crankDeg
 });
 const towards = (goalDeg: number | null, more: Partial<Read> = {}): Read => ({
   move: 'forward',
