@@ -312,7 +312,9 @@ test('a recurve, from springs rated by weights to the second sweep', async ({ pa
     for (const [k, w] of want.filter((x) => !x.springs.includes('S-31')).entries()) {
       await expect(matches.nth(k)).toContainText(`${w.springs.join(' + ')}, ${w.stop}`);
       await expect(matches.nth(k)).toContainText(`misses by ${w.misfitDeg.toFixed(1)}°`);
-      await expect(matches.nth(k)).toContainText(`initial ${w.initialBtdc}° before`);
+      // worked out for the way up alone; these weights stick by 3.2°, and the target is met half way between both ways
+      const initial = Number(/initial ([\d.]+)° before/.exec((await matches.nth(k).textContent())!)![1]);
+      expect(Math.abs(initial - (w.initialBtdc - 1.6))).toBeLessThanOrEqual(0.5);
     }
     const target = page.getByRole('slider', { name: 'Target at 2,600 rpm' });
     await target.focus();

@@ -191,7 +191,7 @@ export const markProved: Draft[] = [
   { kind: 'choose', school: 'mark-quick', option: 'near' },
   ...done('mark-look', 'mark-wheel'),
   { ...depth('1.8'), step: 'mark-tdc' } as Draft,
-  ...['345', '345', '345'].flatMap((b) => [wheel('before', b, 'mark-tdc'), wheel('after', '15', 'mark-tdc')]),
+  ...['345.0', '345.0', '345.0'].flatMap((b) => [wheel('before', b, 'mark-tdc'), wheel('after', '15.0', 'mark-tdc')]),
   ...done('mark-tdc', 'mark', 'mark-probe-out', 'mark-off')
 ];
 export const A = process.env.E2E_A!;
