@@ -58,7 +58,7 @@
           valves={valvesOf(session.engine)}
           valueText={placed}
         />
-        <p class="place">{placed}{sure}{stroke}</p>
+        <p class="place">{placed}<span class="sure">{sure}</span>{stroke}</p>
       </div>
     </div>
   {:else}
@@ -147,6 +147,9 @@
     font-size: clamp(18px, 2.2vw, 30px);
     color: var(--ink-2);
     margin: 2vh 0;
+  }
+  .sure {
+    white-space: nowrap;
   }
   .flag {
     display: flex;
