@@ -293,6 +293,18 @@ describe('the run sheet at the side', () => {
     await fireEvent.click(done[0]!);
     expect(on.onselect).toHaveBeenCalledOnce();
   });
+  it('stays at the step that is looked at when the dial is turned: the next figure is not one of the wheel', () => {
+    const job = new PlayedJob().toStroke().done('ref');
+    const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log] });
+    const { id } = on.view.selected.step;
+    expect(id).not.toBe('ref');
+    const slot = on.line.aim?.as;
+    on.view.turned(120, 120);
+    // the crank stands at the reference no more, and its step is to be repeated
+    expect(on.session.state.steps[on.session.state.current!]!.step.id).toBe('ref');
+    expect(on.view.selected.step.id).toBe(id);
+    expect(on.line.aim?.as).toBe(slot);
+  });
   it('brings another step into view, and is not laid out by what is written at the one in hand', async () => {
     const job = measured();
     const on = screen({ sheet: job.sheetId, engine: job.engine, log: [...job.log] });

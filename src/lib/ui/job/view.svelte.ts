@@ -59,6 +59,8 @@ export class JobView {
 
   turned(deg: number, travel: number): void {
     this.turning(null);
+    // what was given by where the crank stood may fall: a figure typed next still belongs to the step that is looked at
+    this.picked ??= this.selected.step.id;
     this.session.say({
       kind: 'crank',
       crankDeg: Math.round(deg * 10) / 10,
