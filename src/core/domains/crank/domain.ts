@@ -102,7 +102,10 @@ const ON_IT_DEG = 1;
 
 /** A reading left open how far the crank was turned. While the timing pin goes in or is in, it holds the crank all the same. */
 function turnsOpen({ sheet, r, works }: CrankContext): boolean {
-  const { asks } = works.crank;
+  const { asks, reading, strokeKnown } = works.crank;
+  // nobody could say how it was turned, and no signs were given since
+  if (reading !== null && !strokeKnown && r.went.some((e) => e.reading === reading && e.travelDeg === null))
+    return true;
   if (!asks) return false;
   const at = r.readings.find((x) => x.id === asks.reading)?.step;
   const pins = sheet.steps.find((s) => s.id === at)?.acts.includes('pins-crank');
