@@ -102,7 +102,7 @@ describe('true TDC by each way', () => {
     const without = start('mark');
     expect(head(without)).toContain('No earlier job has proved this mark');
     expect(without.tryTo({ kind: 'done', step: 'tdc' })).toMatchObject({ ok: false });
-    const job = start('mark', { ...engineWith(SHEET), earlierMarks: [earlier] });
+    const job = start('mark', { ...engineWith({ ...SHEET, damperRing: 'solid' }), earlierMarks: [earlier] });
     expect(job.state.work.tdc.found).toMatchObject({ tdcWheelDeg: 358.5, uDeg: 0.15 });
     expect(job.state.work.mark).toMatchObject({ errorDeg: 1.5, since: null });
     expect(job.tryTo({ kind: 'done', step: 'tdc' }).ok).toBe(true);
