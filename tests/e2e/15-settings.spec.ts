@@ -5,22 +5,15 @@ import { head, strokeSigns, topFound, type as typeAtWork } from './support/worki
 
 const gauges: [string, string, number, number][] = [['wheel-fine', 'wheel', 0.1, 0.05]];
 
+const strokeFound = [...foundTdc, ...done('tdc', 'mark', 'probe-out'), ...strokeSigns, ...done('stroke')];
+
 test('where the crank stands follows the plan that was shown, asks when it cannot, and is put right at once', async ({
   page,
   context
 }) => {
   await be(context, 'ida', A);
   const { jobId } = await workshop(['ida']);
-  await say(
-    context.request,
-    A,
-    jobId,
-    ...foundTdc,
-    ...done('tdc', 'mark', 'probe-out'),
-    { kind: 'sign', sign: 'bothValvesClosed', seen: true },
-    { kind: 'sign', sign: 'airPushedOut', seen: true },
-    ...done('stroke')
-  );
+  await say(context.request, A, jobId, ...strokeFound);
   await open(page, `${A}/jobs/${jobId}`);
   const here = page.getByRole('group', { name: 'Crank' });
   const asked = page.getByTestId('turns-asked');
@@ -71,16 +64,7 @@ test('where the crank stands follows the plan that was shown, asks when it canno
 test('across the bay the arrow goes over the top, its head on the side it turns to', async ({ page, context }) => {
   await be(context, 'ida', A);
   const { jobId } = await workshop(['ida']);
-  await say(
-    context.request,
-    A,
-    jobId,
-    ...foundTdc,
-    ...done('tdc', 'mark', 'probe-out'),
-    { kind: 'sign', sign: 'bothValvesClosed', seen: true },
-    { kind: 'sign', sign: 'airPushedOut', seen: true },
-    ...done('stroke')
-  );
+  await say(context.request, A, jobId, ...strokeFound);
   await open(page, `${A}/bay/${jobId.slice(0, 6)}`);
   const arrow = page.locator('svg[data-turn=cw]');
   await expect(arrow).toBeVisible();
