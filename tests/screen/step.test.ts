@@ -6,7 +6,7 @@ import ReadingLineField from '$lib/ui/job-view/ReadingLine.svelte';
 import Spine from '$lib/ui/job-view/Spine.svelte';
 import StatePanel from '$lib/ui/job-view/StatePanel.svelte';
 import WorkSurface from '$lib/ui/job-view/WorkSurface.svelte';
-import { notSettled } from '$core/job/index.ts';
+import { notSettled, type StepView } from '$core/job/index.ts';
 import { runSheets } from '$core/sheets/index.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { DRIVE, measured, packed, planned } from '../support/drive-jobs.ts';
@@ -319,7 +319,7 @@ describe('the run sheet at the side', () => {
       },
       flags: job.sheet.words.flags,
       current: on.session.state.current,
-      note: (v) => `${on.session.all.length} at ${v.step.id}`,
+      note: (v: StepView) => `${on.session.all.length} at ${v.step.id}`,
       onselect: () => {}
     });
     await tick();

@@ -26,6 +26,9 @@ export const GAUGES: Record<string, GaugeRef> = {
   torque: { id: 'torque', name: 'Torque wrench', resolution: 0.5, accuracy: 0.8, scatter: 0.3, scatterDof: 20 }
 };
 
+/** The wheel in a hand that scatters as far as the pairs of the scenario lie apart. */
+export const LOOSE_WHEEL: GaugeRef = { ...GAUGES.wheel!, scatter: 0.3 };
+
 export const SHEET: Record<string, string> = {
   cycle: 'four-stroke',
   cylinders: '4',
@@ -137,17 +140,20 @@ export class PlayedJob {
   }
   /** Pairs at a step that a sheet gives another name. */
   pairsAt(step: string, depth: string, ...rows: [string, string][]): this {
+    return this.pairsBy(GAUGES.wheel!, step, depth, ...rows);
+  }
+  pairsBy(wheel: GaugeRef, step: string, depth: string, ...rows: [string, string][]): this {
     this.read(step, 'depth', depth);
     for (const [b, a] of rows) {
-      this.read(step, 'before', b);
-      this.read(step, 'after', a);
+      this.say(this.reading(step, 'before', b, wheel));
+      this.say(this.reading(step, 'after', a, wheel));
     }
     return this;
   }
   /** As far as true TDC found, by the scenario's readings. */
   toTdc(): this {
     this.done('intake', 'safe', 'bench', 'plugs', 'bar', 'wheel');
-    return this.pairs('1.8', ['342.5', '11.5'], ['343.5', '12.0'], ['343.0', '11.5']);
+    return this.pairsBy(LOOSE_WHEEL, 'tdc', '1.8', ['342.5', '11.5'], ['343.5', '12.0'], ['343.0', '11.5']);
   }
   /** The crank found on a sheet that has its own steps before: as far as the reference, on compression. */
   toReference(depth = '1.8'): this {

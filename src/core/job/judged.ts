@@ -6,13 +6,23 @@ import { baseUnit, unitSign, type Quantity } from '../units/units.ts';
 import type { SettledFigure } from './settled.ts';
 import { fixedU, handUWithMore, stepU } from '../calculations/gauge/hand.ts';
 import { sampleSd } from '../numerics/statistics.ts';
-import { countedOf, gaugeOfAll, oneReading, settledOf, type Settled } from './readings.ts';
+import { countedOf, gaugeOfAll, oneReading, settledOf, type Disagree, type Settled } from './readings.ts';
 import type { Read } from './setting-advice.ts';
 import type { Reading } from './replayed.ts';
 import type { Slot, Step } from './run-sheet.ts';
 import { ofLastSetting } from './settings.ts';
 import type { Correction, JobState, StepView } from './domain.ts';
-import { judgedBy, lengthLimits, lengthPm, limitsIn, lower, plusMinus, verdictOpen, type LengthText } from './texts.ts';
+import {
+  capital,
+  judgedBy,
+  lengthLimits,
+  lengthPm,
+  limitsIn,
+  lower,
+  plusMinus,
+  verdictOpen,
+  type LengthText
+} from './texts.ts';
 
 /** A measured figure with the limits of the data sheet it is judged by. Base units of its quantity; u is one standard uncertainty. */
 export interface Judged extends Settled {
@@ -59,10 +69,10 @@ export const offMark = <F extends Settled>(
 export const markU = (mark: Correction, gauge: GaugeKind): number =>
   gauge === 'wheel' ? (mark.uWheelDeg ?? mark.uDeg) : mark.uDeg;
 
-/** A verdict on a settled figure; one that only a single reading apart from the others speaks for is never in. */
+/** A verdict on a settled figure; readings that disagree, or one that lies apart from the others, are never in. */
 export function settledVerdict(f: Settled, min: number | null, max: number | null): Verdict {
   const v = verdict(f.value, f.u, min, max, f.scatterUnknown);
-  return f.guessed && v.state === 'in' ? { ...v, state: 'unsure' } : v;
+  return (f.guessed || f.disagree) && v.state === 'in' ? { ...v, state: 'unsure' } : v;
 }
 
 /**
@@ -146,6 +156,13 @@ export function roundedOtherwise(slot: Slot, j: Judged): number | null {
   return settledVerdict({ ...j, value: shown }, j.min, j.max).state === j.verdict.state ? null : shown;
 }
 
+/** Readings that lie further apart than they may, and what to do about it. */
+export const disagreeText = (what: string, { apart, times }: Disagree, slot: Pick<Slot, 'quantity'>): string => {
+  const unit = baseUnit(slot.quantity);
+  const far = formatValue(apart, unit, decimals[slot.quantity] ?? 2);
+  return `${what}: the readings lie ${far} apart, ${times.toFixed(0)} times what this hand scatters; something moved between them: look at gauge and set-up, read once more`;
+};
+
 /** The ± of a standard uncertainty in the unit of whoever reads it. */
 export function pmText(slot: Slot, u: number, len: LengthText): string {
   if (slot.quantity === 'length') return `± ${len(2 * u, 3)}`;
@@ -163,7 +180,7 @@ export function limitsText(slot: Slot, j: Pick<Judged, 'min' | 'max'>, len: Leng
 export function judgedHeadline(state: JobState, v: StepView, len: LengthText): string | null {
   const row = judgedRows(state, v.step).findLast((x) => x.judged);
   if (!row?.judged) return null;
-  const said = `${row.slot.label.charAt(0).toUpperCase()}${row.slot.label.slice(1)}${row.slot.combine === 'worst' ? howMany(row.slot, row.judged.n) : ''}: ${judgedText(row.slot, row.judged, len)}`;
+  const said = `${capital(row.slot.label)}${row.slot.combine === 'worst' ? howMany(row.slot, row.judged.n) : ''}: ${judgedText(row.slot, row.judged, len)}`;
   return row.judged.verdict
     ? `${said}: ${judgedBy(row.judged.verdict.state, limitsText(row.slot, row.judged, len))}`
     : row.slot.limits
@@ -175,7 +192,9 @@ export function judgedHeadline(state: JobState, v: StepView, len: LengthText): s
 export function judgedOpen(state: JobState, v: StepView): string | null {
   if (v.step.finds) return null;
   for (const { slot, judged } of judgedRows(state, v.step)) {
-    const open = verdictOpen(lower(slot.label), judged?.verdict?.state);
+    const open = judged?.disagree
+      ? disagreeText(lower(slot.label), judged.disagree, slot)
+      : verdictOpen(lower(slot.label), judged?.verdict?.state);
     if (open !== null) return open;
   }
   return null;
@@ -200,7 +219,7 @@ export function judgedFigures(state: JobState): SettledFigure[] {
       const { value, u, n, min, max, target } = judged;
       out.set(slot.figure!, {
         key: slot.figure!,
-        label: slot.label.charAt(0).toUpperCase() + slot.label.slice(1),
+        label: capital(slot.label),
         value,
         u,
         kind: kindOf[slot.quantity] ?? 'plain',

@@ -1,4 +1,4 @@
-import { repeatedU, typedInSteps, type Gauge } from '../calculations/gauge/hand.ts';
+import { repeatedU, stepU, typedInSteps, type Gauge } from '../calculations/gauge/hand.ts';
 import { inHand } from '../tray/hands.ts';
 import { mean, sampleSd } from '../numerics/statistics.ts';
 import { unitSize, type Unit } from '../units/units.ts';
@@ -12,9 +12,23 @@ export interface Settled {
   n: number;
   /** nothing tells how much the hand scatters: u is the gauge's alone */
   scatterUnknown?: true;
+  /** its readings lie further apart than this hand scatters: by how much, and how many times its scatter; never called in */
+  disagree?: Disagree;
   /** one reading that lies apart from those before, and nobody said that anything was turned: never called in */
   guessed?: true;
 }
+
+/** Repeats that lie further apart than they may: how far, in their base unit, and how many times the scatter of this hand. */
+export interface Disagree {
+  apart: number;
+  times: number;
+}
+
+/** How far repeats lie apart, for those that disagree. */
+export const apartOf = (values: readonly number[], scatter: number | undefined): Disagree => {
+  const apart = Math.max(...values) - Math.min(...values);
+  return { apart, times: scatter ? apart / scatter : Infinity };
+};
 
 /** The gauge of a reading in the hand that took it. */
 export const gaugeOf = (r: Reading): Gauge => inHand(r.gauge, r);
@@ -55,12 +69,14 @@ export function settledOf(readings: readonly Reading[], slot: string): Settled |
   const mine = countedOf(readings.filter((r) => r.slot === slot));
   if (mine.length === 0) return null;
   const values = mine.map((r) => r.value);
-  const { u, unknown } = repeatedU(sampleSd(values), values.length, gaugeOfAll(mine));
+  const gauge = gaugeOfAll(mine);
+  const { u, unknown, disagree } = repeatedU(sampleSd(values), values.length, gauge);
   return {
     value: mean(values),
     u,
     n: values.length,
     ...(unknown ? { scatterUnknown: true } : {}),
+    ...(disagree ? { disagree: apartOf(values, Math.max(gauge.scatter ?? 0, stepU(gauge))) } : {}),
     ...(onlyGuessed(mine) ? { guessed: true } : {})
   };
 }

@@ -3,8 +3,8 @@ import type { Replayed } from './replayed.ts';
 import type { Act, Place } from './acts.ts';
 import type { Rule } from './rule.ts';
 import type { FlagWords, RunSheet, SheetPlan } from './run-sheet.ts';
+import { capital } from './texts.ts';
 
-const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 const small = (s: string): string => s.charAt(0).toLowerCase() + s.slice(1);
 
 /**

@@ -42,6 +42,7 @@ export function list(words: string[]): string {
 
 /** So many of a thing: `1 pair`, `3 pairs`. */
 export const several = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
+export const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 export const lower = (s: string): string => s.charAt(0).toLowerCase() + s.slice(1);
 
 export const VERDICT_WORD: Record<VerdictState, string> = { in: 'in', out: 'out', unsure: 'too close to call' };

@@ -45,6 +45,14 @@ const nonZero = (x: number, tiny: number): number => (Math.abs(x) < tiny ? tiny 
 export const studentTail = (t: number, dof: number): number => incompleteBeta(dof / (dof + t * t), dof / 2, 0.5);
 
 /**
+ * The chance that the ratio of two variances of one normal scatter is above `f` (the F distribution).
+ * @param dof degrees of freedom of the variance above, and of the one below; each above 0
+ * @example varianceTail(4.9646, 1, 10)  // 0.05
+ */
+export const varianceTail = (f: number, [above, below]: readonly [above: number, below: number]): number =>
+  incompleteBeta(below / (below + above * f), below / 2, above / 2);
+
+/**
  * The value that |t| exceeds with the chance `p`: the two-sided quantile for the level 1 - p.
  * @param p between 0 and 1
  * @param dof degrees of freedom, above 0, whole or not

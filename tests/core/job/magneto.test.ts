@@ -62,7 +62,8 @@ describe('a magneto with an impulse coupling', () => {
   it('hears its snap three times, and judges the mean', () => {
     const job = bolted();
     const heard = magneto.journey[2] as unknown as { typed: string[]; expect: { mean: number } };
-    for (const t of heard.typed) job.say(job.reading('snap', 'snap', `${t.replace('-', '')}a`, FINE_WHEEL));
+    for (const t of heard.typed)
+      job.say(job.reading('snap', 'snap', `${t.replace('-', '')}a`, { ...FINE_WHEEL, scatter: 0.4 }));
     const { snap } = job.state.work.magneto;
     const { errorDeg } = job.state.work.mark!;
     expect(snap!.raw).toBeCloseTo(heard.expect.mean, 4);

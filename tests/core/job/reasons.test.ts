@@ -8,7 +8,7 @@ import { engineWith, mm, PlayedJob, SHEET } from '../../support/played.ts';
 const unsure = () =>
   new PlayedJob(engineWith({ ...SHEET, tdcWithinDeg: '0.3' }))
     .done('intake', 'safe', 'bench', 'plugs', 'bar', 'wheel')
-    .pairs('1.8', ['342.5', '11.5'], ['343.5', '12.0']);
+    .pairs('1.8', ['342.5', '11.5'], ['342.5', '12.0']);
 const left = (job: PlayedJob, step = 'tdc') => notSettled(job.state, job.view(step))!;
 const done = (job: PlayedJob, step = 'tdc') => job.tryTo({ kind: 'done', step });
 const refusal = (answer: ReturnType<typeof done>) => (answer.ok ? null : answer.error.code);

@@ -19,7 +19,7 @@ import { stretch, studentQuantile, studentTail } from '$core/numerics/student.ts
 import { enterGauge } from '$core/tray/enter.ts';
 import { ASSUMED_DOF, assumedScatter, inHand } from '$core/tray/hands.ts';
 import { chances } from '../../../study/chances.ts';
-import { PlayedJob } from '../../support/played.ts';
+import { engineWith, PlayedJob, SHEET } from '../../support/played.ts';
 
 describe('Student’s distribution', () => {
   // from printed tables of the two-sided quantile
@@ -174,17 +174,24 @@ describe('what repeats and pieces share', () => {
 
 describe('signs that share a cause', () => {
   const seen = (...kinds: Parameters<typeof sharesCause>[0][]) => kinds.map((kind) => ({ kind, seen: true }));
-  it('are one witness: however many valve signs agree, they do not settle it', () => {
-    const all = cycleEvidence({
-      evidence: seen('intakeJustClosed', 'bothValvesClosed', 'companionRocking', 'camMarksAgree'),
-      prior: 0.5
-    });
-    expect(all.state).toBe('unsure');
-    expect(all.pCompression).toBeGreaterThan(0.94);
-    expect(cycleEvidence({ evidence: seen('bothValvesClosed', 'airPushedOut'), prior: 0.5 }).state).toBe('compression');
+  it('are one witness: however often number one\u2019s valves are looked at, they do not settle it', () => {
+    const own = cycleEvidence({ evidence: seen('intakeJustClosed', 'bothValvesClosed', 'camMarksAgree'), prior: 0.5 });
+    expect(own.state).toBe('unsure');
+    expect(own.pCompression).toBeGreaterThan(0.93);
+  });
+  it('settle it with the companion\u2019s, which err together with them in two of a hundred', () => {
+    const one = cycleEvidence({ evidence: seen('bothValvesClosed'), prior: 0.5 });
+    expect([one.state, Math.round(one.pCompression * 100)]).toEqual(['unsure', 93]);
+    // worked by hand: p = 60/61·…, A = 0.96·p + 0.04·q, L = 0.98·A² + 0.02·(1-A)² over its opposite
+    const p = 60 * ((1 - 1 / 60) / (60 - 1 / 60));
+    const A = 0.96 * p + 0.04 * (1 - p);
+    const L = (0.98 * A * A + 0.02 * (1 - A) ** 2) / (0.98 * (1 - A) ** 2 + 0.02 * A * A);
+    const both = cycleEvidence({ evidence: seen('bothValvesClosed', 'companionRocking'), prior: 0.5 });
+    expect(both.pCompression).toBeCloseTo(L / (1 + L), 9);
+    expect(both.state).toBe('compression');
   });
   it('are followed by one of another cause', () => {
-    const given = seen('bothValvesClosed', 'companionRocking');
+    const given = seen('bothValvesClosed');
     const next = mostTelling(given, ['intakeJustClosed', 'camMarksAgree', 'airPushedOut'])!;
     expect(next).toBe('airPushedOut');
     expect(sharesCause(next, ['bothValvesClosed'])).toBe(false);
@@ -325,5 +332,37 @@ describe('the budget of a setting', () => {
     const { u, shares } = shared(settingDoubt(latest!, true, [], []).parts);
     expect(u).toBeCloseTo(latest!.uDeg, 9);
     expect(shares.map((s) => s.name)).toEqual(['the gauge’s own ±', 'where true TDC lies', 'the hand’s scatter']);
+  });
+});
+
+describe('repeats that disagree', () => {
+  const at = (hand: { scatter: number; scatterDof: number }) =>
+    tdcPairs({
+      pairs: [
+        { beforeWheelDeg: 342.5, afterWheelDeg: 11.5 },
+        { beforeWheelDeg: 343.5, afterWheelDeg: 12 }
+      ],
+      wheel: { resolution: 0.1, accuracy: 0.1, ...hand }
+    });
+  it('widen the scatter to what was seen, and carry it', () => {
+    // middles 357.00 and 357.75 by a hand whose middles scatter 0.12°
+    const apart = at({ scatter: 0.12 * Math.SQRT2, scatterDof: 20 });
+    if (!apart.ok) throw new Error(apart.error.message);
+    expect(apart.out.disagree).toBe(true);
+    // the standard deviation of both is 0.75/√2, of their mean half of 0.75
+    expect(apart.out.uDeg).toBeGreaterThanOrEqual(0.375);
+  });
+  it('are none where the hand scatters that far anyway', () => {
+    const loose = at({ scatter: 0.5, scatterDof: 20 });
+    expect(loose.ok && loose.out.disagree).toBeUndefined();
+  });
+  it('are never called in, whichever limits there are', () => {
+    const job = new PlayedJob(engineWith({ ...SHEET, tdcWithinDeg: '5' }));
+    job.pairs('1.8', ['342.5', '11.5'], ['343.5', '12.0']);
+    expect(job.state.work.tdc.verdict!.state).toBe('unsure');
+    expect(job.tryTo({ kind: 'done', step: 'tdc' }).ok).toBe(false);
+    const even = new PlayedJob(engineWith({ ...SHEET, tdcWithinDeg: '5' }));
+    even.pairs('1.8', ['343', '12.0'], ['343', '12.0']);
+    expect(even.state.work.tdc.verdict!.state).toBe('in');
   });
 });

@@ -45,7 +45,7 @@ export const cycleCalcs = [
     name: 'cycle.evidence',
     title: 'Compression or exhaust, from the signs',
     formula:
-      'odds = prior odds · product of likelihood ratios; signs that share a cause (valves and cam marks; the rotor) are one witness, L = 0.95·Πp + 0.05·Πq; compression from 0.95, exhaust to 0.05, else unsure; contradictory when one sign speaks 5 to 1 for and another 5 to 1 against',
+      'odds = prior odds · product of likelihood ratios; number one’s valves and cam marks are one witness, X = 0.96·Πp + 0.04·Πq, the companion’s valves another, L = 0.98·A·B + 0.02·A’·B’, the rotor one, X = 0.95·p + 0.05·q, the others each by itself; compression from 0.95, exhaust to 0.05, else unsure; contradictory when one sign speaks 5 to 1 for and another 5 to 1 against',
     source:
       'Bayes’ rule, signs without a common cause taken as independent; the likelihood ratios are our own assumption, in likelihood',
     errors: [],

@@ -29,7 +29,8 @@ export const signKinds = [
   'companionRocking',
   'rotorAtNumberOne',
   'gaugePressure',
-  'camMarksAgree'
+  'camMarksAgree',
+  'pinInCamGear'
 ] as const;
 
 export const cycleEvidenceInput = z

@@ -1,5 +1,5 @@
 import { together } from '../../numerics/statistics.ts';
-import { stretch } from '../../numerics/student.ts';
+import { stretch, varianceTail } from '../../numerics/student.ts';
 
 /** A gauge in a hand, all in the unit of what it reads. */
 export interface Gauge {
@@ -51,11 +51,17 @@ export interface HandU {
   s: number;
   /** nothing tells how much the hand scatters: one reading, and no scatter learnt */
   unknown: boolean;
+  /** the repeats lie further apart than the scatter that was learnt allows in one of a hundred: something moved */
+  disagree: boolean;
 }
+
+/** Repeats that lie this far apart come by chance in one of a hundred. */
+const BY_CHANCE = 0.01;
 
 /**
  * What the hand's scatter makes of the mean of n readings. Today's repeats and what was learnt before are pooled by their
- * degrees of freedom: s² = (ν₀s₀² + (n-1)s²)/(ν₀+n-1). Few degrees of freedom are stretched by Student's factor.
+ * degrees of freedom: s² = (ν₀s₀² + (n-1)s²)/(ν₀+n-1). Few degrees of freedom are stretched by Student's factor. Repeats that
+ * disagree with what was learnt (F test of both variances, 1 of 100) widen the scatter to what was seen, √(χ²/ν) times it.
  * @param s sample standard deviation of the readings, 0 for one
  * @param n how many readings
  * @param share what one figure takes of a reading's scatter: 1/√2 for the middle of two
@@ -65,10 +71,16 @@ export function handU(s: number, n: number, g: Gauge, share = 1): HandU {
     const known = g.scatterDof ?? USUAL_DOF;
     const dof = known + n - 1;
     const pooled = Math.sqrt((known * (g.scatter * share) ** 2 + (n - 1) * s * s) / dof);
-    return { u: (pooled / Math.sqrt(n)) * stretch(dof), s: pooled, unknown: false };
+    const u = (pooled / Math.sqrt(n)) * stretch(dof);
+    // a step that rounds away the scatter is one all the same
+    const learnt = Math.max(g.scatter, stepU(g)) * share;
+    const disagree = n > 1 && learnt > 0 && varianceTail((s / learnt) ** 2, [n - 1, known]) < BY_CHANCE;
+    return disagree
+      ? { u: Math.max(u, s / Math.sqrt(n)), s: Math.max(pooled, s), unknown: false, disagree }
+      : { u, s: pooled, unknown: false, disagree };
   }
-  if (n < 2) return { u: 0, s: 0, unknown: true };
-  return { u: (s / Math.sqrt(n)) * stretch(n - 1), s, unknown: false };
+  if (n < 2) return { u: 0, s: 0, unknown: true, disagree: false };
+  return { u: (s / Math.sqrt(n)) * stretch(n - 1), s, unknown: false, disagree: false };
 }
 
 /**
@@ -86,7 +98,7 @@ export function handUWithMore(s: number, n: number, g: Gauge, share = 1): number
  * The whole of it for the mean of n readings: u² = max(hand, step)² + fixed². The step shows in the scatter already, so the
  * larger of the two counts.
  */
-export function repeatedU(s: number, n: number, g: Gauge): { u: number; uA: number; uB: number; unknown: boolean } {
-  const hand = handU(s, n, g);
-  return { u: together(Math.max(hand.u, stepU(g)), fixedU(g)), uA: hand.u, uB: gaugeU(g), unknown: hand.unknown };
+export function repeatedU(s: number, n: number, g: Gauge): Omit<HandU, 's'> & { uA: number; uB: number } {
+  const { u, unknown, disagree } = handU(s, n, g);
+  return { u: together(Math.max(u, stepU(g)), fixedU(g)), uA: u, uB: gaugeU(g), unknown, disagree };
 }

@@ -20,10 +20,20 @@ const MIXED = /^([+\-\u2212]?)\s?(?:(\d{1,6}) )?(\d{1,4})\/(\d{1,4})(.*)$/;
 const PLAIN = new RegExp(`^(${SIGN})\\s*(${NUMBER})\\s*(.*)$`);
 const SUM = new RegExp(`^(${NUMBER}(?:\\s*\\+\\s*${NUMBER})+)\\s*(.*)$`);
 const FRACTION = /^(?:(\d+)(?:\s+|\s*-\s*))?(\d+)\s*\/\s*(\d+)\s*(.*)$/;
-const DIAL = new RegExp(`^(\\d+)\\s*r(?:ev)?\\s*(${NUMBER})$`);
-const TIMING = new RegExp(`^(${NUMBER})\\s*(?:°|deg|degrees)?\\s*(b|btdc|before|a|atdc|after)$`);
+const DIAL = new RegExp(`^(\\d+)\\s*r(?:evs?)?\\s*\\+?\\s*(${NUMBER})\\s*(.*)$`);
+const TIMING = new RegExp(
+  `^(${NUMBER})\\s*(?:°|deg|degrees)?\\s*(b|bt|btdc|before|before tdc|before top|a|atdc|after|after tdc|after top)$`
+);
 const CLOCK_MINUTES = /^(\d{1,2})\s*:\s*(\d{2})(?:\s*o['\u2019]?\s*clock)?$/;
 const CLOCK_HOUR = /^(\d{1,2})\s*o['\u2019]?\s*clock$/;
+
+/** A torque's pounds and length in either order, as `lbft`, `lbfft`, `ftlb` and `ftlbs`; marks between them are taken off before. */
+function spelled(lengths: readonly string[], unit: Unit): Record<string, Unit> {
+  const pounds = ['lb', 'lbs', 'lbf'];
+  return Object.fromEntries(
+    lengths.flatMap((l) => pounds.flatMap((p) => [[p + l, unit] as const, [l + p, unit] as const]))
+  );
+}
 
 const UNIT_WORDS: Record<string, Unit> = {
   mm: 'mm',
@@ -37,13 +47,14 @@ const UNIT_WORDS: Record<string, Unit> = {
   '°': 'deg',
   kpa: 'kPa',
   inhg: 'inHg',
+  psi: 'psi',
+  bar: 'bar',
   nm: 'Nm',
-  'n·m': 'Nm',
-  lbft: 'lbft',
-  'lbf·ft': 'lbft',
-  lbin: 'lbin',
-  'lbf·in': 'lbin',
+  ...spelled(['ft', 'foot'], 'lbft'),
+  ...spelled(['in', 'inch'], 'lbin'),
   rpm: 'rpm',
+  'rev/min': 'rpm',
+  'r/min': 'rpm',
   g: 'g',
   c: 'C',
   '°c': 'C',
@@ -62,8 +73,8 @@ const EXPECTED: Record<Quantity, string> = {
   angle: 'an angle such as 342.5',
   timing: 'a timing such as 8b, 3 after or tdc',
   bearing: 'a bearing such as 145 or a clock such as 5:30',
-  pressure: 'a pressure such as 33 kPa or 11 inHg',
-  torque: 'a torque such as 24 Nm or 18 lbft',
+  pressure: 'a pressure such as 33 kPa, 11 inHg, 40 psi or 2.8 bar',
+  torque: 'a torque such as 24 Nm, 18 lb-ft or 150 lb-in',
   speed: 'a speed such as 950 rpm, without a thousands comma',
   mass: 'a mass such as 12 g',
   temperature: 'a temperature such as 90C',
@@ -75,7 +86,8 @@ const EXPECTED: Record<Quantity, string> = {
 /**
  * Reads a figure the way it is read aloud at the bench.
  * Grammar: number with optional unit, with a fraction where the scale has one (`11 3/4`); for lengths fractions of an inch, sums of stacked blades and dial turns;
- * for timings `8b`, `3 after`, `tdc`; for bearings a clock. A decimal comma is a decimal point.
+ * for timings `8b`, `3 after`, `tdc`; for bearings a clock. A decimal comma is a decimal point. Stacked blades are marked sizes: their
+ * sum is as fine as the finest part. A dial's pointer is in the dial's own unit.
  * @returns value and resolution (one unit of the last digit typed) in the base unit, and the unit understood
  * Errors: `bad-reading`, `wrong-unit`, `out-of-range`, `needs-per-rev`.
  * @example readingParse({ text: '12+15 thou', quantity: 'length', defaultUnit: 'mm' })  // 0.6858 mm ± 0.0254
@@ -130,8 +142,20 @@ function dial(text: string, i: Input): Result<ParsedReading> | null {
   const m = DIAL.exec(text);
   if (!m) return null;
   if (i.perRevMm === undefined) return fail('needs-per-rev', 'text', { text: i.text });
-  const pointer = /[.,]/.test(m[2]!) ? number(m[2]!).value : Number(m[2]) / 100;
-  return finish(Number(m[1]) * i.perRevMm + pointer, 0.01, 'mm', i);
+  const inches = (i.dialUnit ?? ownUnit(i.perRevMm)) === 'in';
+  const unit = m[3] === '' ? (inches ? 'in' : 'mm') : resolveUnit(m[3]!, i);
+  if (typeof unit !== 'string') return unit;
+  const [size, division] = unit === 'mm' ? [1, 0.01] : [25.4, 0.0254];
+  const n = number(m[2]!);
+  // whole numbers count small divisions, unless a unit says what they are
+  const counted = unit === 'thou' || (n.decimals === 0 && m[3] === '');
+  return finish(Number(m[1]) * i.perRevMm + n.value * (counted ? division : size), inches ? 0.0254 : 0.01, unit, i);
+}
+
+/** The unit of a dial's divisions by one turn of its pointer: whole thousandths of an inch that are no whole twentieths of a millimetre. */
+function ownUnit(perRevMm: number): 'mm' | 'in' {
+  const whole = (x: number) => Math.abs(x - Math.round(x)) < 1e-6;
+  return whole(perRevMm / 0.0254) && !whole(perRevMm / 0.05) ? 'in' : 'mm';
 }
 
 function fraction(text: string, i: Input): Result<ParsedReading> | null {
@@ -151,7 +175,7 @@ function sum(text: string, i: Input): Result<ParsedReading> | null {
   if (typeof unit !== 'string') return unit;
   const parts = m[1]!.split('+').map((p) => number(p.trim()));
   const total = parts.reduce((t, p) => t + p.value, 0);
-  return finish(total * unitSize[unit], Math.max(...parts.map((p) => p.step)) * unitSize[unit], unit, i);
+  return finish(total * unitSize[unit], Math.min(...parts.map((p) => p.step)) * unitSize[unit], unit, i);
 }
 
 function timing(text: string, i: Input): Result<ParsedReading> | null {
@@ -176,7 +200,7 @@ function clock(text: string, i: Input): Result<ParsedReading> | null {
 
 function resolveUnit(word: string, i: Input): Unit | Result<never> {
   if (word === '') return i.defaultUnit;
-  const key = word.replace(/\s+/g, '').replace(/[\u22c5\u2022]/g, '·');
+  const key = word.replace(/[\s\u22c5\u2022·-]+/g, '');
   const unit = Object.hasOwn(UNIT_WORDS, key) ? UNIT_WORDS[key] : undefined;
   if (unit === undefined) return bad(i);
   // a module is often called by its millimetres

@@ -11,7 +11,9 @@ export const readingParseInput = z
     text: z.string().max(200),
     quantity: z.enum(quantities),
     defaultUnit: z.enum(units),
-    perRevMm: positive.optional()
+    perRevMm: positive.optional(),
+    /** the unit that a dial's own divisions are in; without it that follows from its turn */
+    dialUnit: z.enum(['mm', 'in']).optional()
   })
   .refine((r) => (unitsOf[r.quantity] as readonly Unit[]).includes(r.defaultUnit), {
     path: ['defaultUnit'],

@@ -109,7 +109,15 @@ export const stackCalcs = [
     input: s.thermalInput,
     output: z.strictObject({ growthMm: n, hotFloatMm: n }),
     example: {
-      in: { lengthMm: 80, housing: 'magnesium', shaft: 'bronze', coldC: 15, hotC: 15, coldFloatMm: 0.05 },
+      in: {
+        lengthMm: 80,
+        housing: 'magnesium',
+        shaft: 'bronze',
+        coldC: 15,
+        hotC: 15,
+        coldFloatMm: 0.05,
+        arrangement: 'shaft-in-housing'
+      },
       out: { growthMm: 0, hotFloatMm: 0.05 }
     },
     calculate: stackThermal

@@ -73,7 +73,7 @@ export const thermalInput = z.strictObject({
   coldC: finite,
   hotC: finite,
   coldFloatMm: finite,
-  arrangement: z.enum(['shaft-in-housing', 'housing-between-collars']).default('shaft-in-housing')
+  arrangement: z.enum(['shaft-in-housing', 'housing-between-collars'])
 });
 
 export const moveInput = z.strictObject({

@@ -24,7 +24,12 @@ export interface EndFloat {
 function feelU(readings: readonly number[], g: Gauge): HandU {
   const n = readings.length;
   if (g.scatter === undefined) return handU(sampleSd(readings), n, g);
-  return { u: (g.scatter / Math.sqrt(n)) * stretch(g.scatterDof ?? USUAL_DOF), s: g.scatter, unknown: false };
+  return {
+    u: (g.scatter / Math.sqrt(n)) * stretch(g.scatterDof ?? USUAL_DOF),
+    s: g.scatter,
+    unknown: false,
+    disagree: false
+  };
 }
 
 type Measured = Pick<z.input<typeof endFloatInput>, 'washerMm' | 'washerGauge' | 'gaps' | 'bladeGauge'>;

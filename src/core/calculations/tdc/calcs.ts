@@ -48,7 +48,8 @@ export const tdcCalcs = [
       uDeg: notNegative,
       spreadDeg: notNegative,
       perPair: z.array(z.strictObject({ tdcWheelDeg: n, spanDeg: n, biasDeg: n, uDeg: notNegative })),
-      scatterUnknown
+      scatterUnknown,
+      disagree: z.literal(true).optional()
     }),
     example: {
       in: { pairs: [{ beforeWheelDeg: 340, afterWheelDeg: 26 }], wheel: { resolution: 0.5, accuracy: 0.25 } },

@@ -22,6 +22,8 @@ export interface TdcFromPairs {
   spreadDeg: number;
   perPair: PairMiddle[];
   scatterUnknown?: true;
+  /** the middles lie further apart than this hand scatters */
+  disagree?: true;
 }
 
 type Input = z.infer<typeof tdcPairsInput>;
@@ -62,7 +64,8 @@ export function tdcPairs(i: Input): Result<TdcFromPairs> {
     uDeg: sum.u,
     spreadDeg: Math.max(...offsets) - Math.min(...offsets),
     perPair,
-    ...(sum.unknown ? { scatterUnknown: true as const } : {})
+    ...(sum.unknown ? { scatterUnknown: true as const } : {}),
+    ...(sum.disagree ? { disagree: true as const } : {})
   });
 }
 
@@ -76,10 +79,17 @@ export function pairsU(
   n: number,
   gauges: Gauges,
   slope: number | null
-): { u: number; hand: number; steps: number; fixed: number; unknown: boolean } {
+): { u: number; hand: number; steps: number; fixed: number; unknown: boolean; disagree: boolean } {
   const hand = handU(s, n, gauges.wheel, Math.SQRT1_2);
   const { steps, fixed } = pairParts(gauges, slope);
-  return { u: together(Math.max(hand.u, steps), fixed), hand: hand.u, steps, fixed, unknown: hand.unknown };
+  return {
+    u: together(Math.max(hand.u, steps), fixed),
+    hand: hand.u,
+    steps,
+    fixed,
+    unknown: hand.unknown,
+    disagree: hand.disagree
+  };
 }
 
 /**

@@ -12,6 +12,7 @@ export const signText = (kind: SignKind, companion: number | null = null): strin
         : `Cylinder ${companion}\u2019s valves rock at the top`,
     gaugePressure: 'Gauge or whistle shows pressure',
     camMarksAgree: 'The cam marks agree',
+    pinInCamGear: 'The timing pin enters the cam gear',
     rotorAtNumberOne: 'The rotor points at number one (undisturbed drive only)'
   })[kind];
 

@@ -2,7 +2,7 @@ import type { Advised } from '../../job/advised.ts';
 import type { SurfaceWords, StepView } from '../../job/domain.ts';
 import { cycleState } from '../../calculations/cycle/cycle-state.ts';
 import { finerThanTyped } from '../../job/readings.ts';
-import { degText, lower, plusMinus, several, type LengthText } from '../../job/texts.ts';
+import { capital, degText, lower, plusMinus, several, type LengthText } from '../../job/texts.ts';
 import type { PairRow } from './tdc-pair-rows.ts';
 import { signText, signToRepeat } from './signs.ts';
 import { listOf, type surfaces as names } from './vocabulary.ts';
@@ -100,8 +100,13 @@ function tdcOpen(state: CrankState): string | null {
       (tdc.method === 'mark' ? 'no earlier job has proved this mark' : 'the readings are not complete')
     );
   if (tdc.fit?.bottomed) return 'the dial seems to have come to the end of its travel';
+  if (tdc.found.disagree) return pairsApart(state);
   return tdc.verdict && tdc.verdict.state !== 'in' ? 'too close to call' : null;
 }
+
+/** Pairs that lie further apart than this hand scatters, and what to look at. */
+const pairsApart = ({ work: { tdc } }: CrankState): string =>
+  `the pairs lie ${degText(tdc.pairs?.spreadDeg ?? 0, 2)} apart, more than this hand scatters: look whether wheel, pointer or stop moved, then read one more`;
 
 /** The sign that speaks against the others, in its words. */
 function repeatText(state: CrankState): string {
@@ -167,6 +172,7 @@ function pairsHeadline(state: CrankState, found: string | null, len: LengthText)
     return pulls.length === 1
       ? `Pair ${pulls[0]} lies far off: has the wheel slipped?`
       : 'The two pairs disagree: has the wheel slipped?';
+  if (t.found?.disagree) return capital(pairsApart(state));
   if (t.verdict && t.verdict.state !== 'in') return `Take one more pair${depth}${finerText(state)}`;
   if (found && t.rows.length < 3)
     return `Take ${t.rows.length === 1 ? 'two more pairs' : 'one more pair'}${depth}, or go on${finerText(state)}`;

@@ -5,8 +5,9 @@ import { tdcDwell, type Dwell } from '../../calculations/tdc/tdc-dwell.ts';
 import type { CalcError } from '../../errors/result.ts';
 import { gaugeCombine } from '../../calculations/gauge/gauge-combine.ts';
 import { repeatedU, stepU, type Gauge } from '../../calculations/gauge/hand.ts';
-import { lastGaugeOf } from '../../job/readings.ts';
-import { verdict, type Verdict } from '../../calculations/verdict/verdict.ts';
+import { settledVerdict } from '../../job/judged.ts';
+import { lastGaugeOf, type Settled } from '../../job/readings.ts';
+import type { Verdict } from '../../calculations/verdict/verdict.ts';
 import { sliderOf, type Engine } from '../../engine/engine.ts';
 import { numberOf } from './vocabulary.ts';
 import { agedMark } from './earlier-mark.ts';
@@ -25,6 +26,8 @@ export interface TdcFound {
   uDeg: number;
   /** nothing tells how much the hand scatters: uDeg is the gauges' alone */
   scatterUnknown?: true;
+  /** its pairs lie further apart than this hand scatters: never called in */
+  disagree?: true;
 }
 
 export interface TdcWork {
@@ -133,9 +136,17 @@ export function tdcWork(
     work.nextSlot = method === 'highest' && of('top-dial').length === 0 ? 'top-dial' : 'top';
   }
   if (work.found && work.withinDeg !== null)
-    work.verdict = verdict(0, work.found.uDeg, -work.withinDeg, work.withinDeg, work.found.scatterUnknown);
+    work.verdict = settledVerdict({ ...asSettled(work.found), value: 0 }, -work.withinDeg, work.withinDeg);
   return work;
 }
+
+/** What was found, as any settled figure is judged. */
+const asSettled = ({ uDeg, scatterUnknown, disagree }: TdcFound): Omit<Settled, 'value'> => ({
+  u: uDeg,
+  n: 1,
+  ...(scatterUnknown ? { scatterUnknown } : {}),
+  ...(disagree ? { disagree: { apart: 0, times: 0 } } : {})
+});
 
 /** With the wheel zeroed on the mark, an earlier job's error of the mark says where true TDC is, as far as it has not moved since. */
 function fromMark(work: TdcWork, engine: Engine, began: string | null): void {

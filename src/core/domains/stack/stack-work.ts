@@ -263,8 +263,10 @@ export function hotOf(engine: Engine, coldFloatMm: number): StackWork['hot'] {
   const hotC = numberOf(engine, 'hotC');
   const housing = choiceOf(engine, 'housingMetal') as Metal | undefined;
   const shaft = choiceOf(engine, 'shaftMetal') as Metal | undefined;
-  if (lengthMm === undefined || hotC === undefined || !housing || !shaft) return null;
-  const arrangement = choiceOf(engine, 'driveKind') === 'own-gear' ? 'housing-between-collars' : 'shaft-in-housing';
+  const drive = choiceOf(engine, 'driveKind');
+  // the arrangement turns the sign of the growth: without it nothing is said
+  if (lengthMm === undefined || hotC === undefined || !housing || !shaft || drive === undefined) return null;
+  const arrangement = drive === 'own-gear' ? 'housing-between-collars' : 'shaft-in-housing';
   return {
     ...stackThermal({ lengthMm, housing, shaft, coldC: COLD_C, hotC, coldFloatMm, arrangement }),
     hotC
