@@ -115,7 +115,7 @@ const pedestalWhole: Line[] = [
   { read: '157.2', step: 'depth', slot: 'drive-depth' },
   { read: '6.1', step: 'depth', slot: 'offset' },
   ...done('depth', 'plugs', 'wheel'),
-  ...pairs('1.80', ['344.5', '14.5'], ['345.0', '14.5'], ['344.5', '14.0']),
+  ...pairs('1.80', ['344.5', '14.5'], ['344.5', '14.5'], ['345.0', '14.0']),
   ...done('tdc', 'probe-out', 'mark'),
   { sign: 'bothValvesClosed', seen: true },
   { sign: 'airPushedOut', seen: true },
@@ -213,7 +213,7 @@ const winchSwap: Line[] = [
   ...done('float', 'safe'),
   ...['1', '5', '3', '6', '2', '4'].map((cylinder): Line => ({ read: cylinder, step: 'map', slot: 'lead-map' })),
   ...done('map', 'plugs', 'bar', 'wheel'),
-  ...pairs('71 thou', ['345.5', '15.5'], ['345.0', '15.5'], ['345.5', '16.0']),
+  ...pairs('71 thou', ['345.5', '15.5'], ['345.5', '15.5'], ['345.0', '16.0']),
   ...done('tdc', 'probe-out', 'mark'),
   { sign: 'airPushedOut', seen: true },
   { sign: 'companionRocking', seen: true },
@@ -443,8 +443,8 @@ export const jobs: DemoJob[] = [
       depth: '1.80',
       pairs: [
         ['344.5', '14.5'],
-        ['345.0', '14.5'],
-        ['344.5', '14.0']
+        ['344.5', '14.5'],
+        ['345.0', '14.0']
       ],
       tower: '5:40',
       rotor: '5:30',
@@ -463,8 +463,8 @@ export const jobs: DemoJob[] = [
       depth: '1.80',
       pairs: [
         ['343.5', '13.0'],
-        ['344.0', '13.5'],
-        ['343.5', '13.0']
+        ['343.5', '13.5'],
+        ['344.0', '13.0']
       ],
       tower: '5:40',
       rotor: '5:40',
@@ -482,9 +482,9 @@ export const jobs: DemoJob[] = [
     lines: wholeFit({
       depth: '71 thou',
       pairs: [
-        ['345.5', '15.5'],
-        ['345.0', '15.0'],
-        ['345.0', '15.5']
+        ['345.5', '15.0'],
+        ['345.0', '15.5'],
+        ['345.5', '15.0']
       ],
       tower: '2:10',
       rotor: '2:15',
@@ -648,7 +648,7 @@ export const jobs: DemoJob[] = [
     sheet: 'verify-marks',
     by: 'Tobias Renn',
     opened: '2025-03-11T08:30:00Z',
-    lines: verified('stop', stopPairs(['338.5', '21.5'], ['338.0', '21.5'], ['338.5', '22.0']))
+    lines: verified('stop', stopPairs(['338.5', '21.5'], ['338.0', '22.0'], ['338.5', '21.5']))
   },
   {
     key: 'otter-2025',
@@ -677,7 +677,7 @@ export const jobs: DemoJob[] = [
     by: 'Tobias Renn',
     opened: '2026-11-24T09:30:00Z',
     promised: '2026-12-03',
-    lines: [...upToTdc, { choose: 'tdc', option: 'stop' }, ...stopPairs(['338.0', '21.5'], ['338.5', '22.0'])]
+    lines: [...upToTdc, { choose: 'tdc', option: 'stop' }, ...stopPairs(['338.0', '22.0'], ['338.5', '21.5'])]
   },
   {
     key: 'otter-2026',
@@ -728,7 +728,7 @@ export const jobs: DemoJob[] = [
     promised: '2026-11-26',
     lines: [
       ...upToTdc,
-      ...pairs('1.40', ['345.0', '16.0'], ['345.5', '16.0'], ['345.0', '15.5']),
+      ...pairs('1.40', ['345.0', '16.0'], ['345.5', '15.5'], ['345.0', '16.0']),
       ...done('tdc', 'probe-out', 'mark')
     ]
   },
@@ -841,7 +841,7 @@ export const jobs: DemoJob[] = [
       ...sawAtMark,
       ...read('coupling', 'drive-stands', '81'),
       ...done('coupling', 'set', 'offer'),
-      ...read('snap', 'snap', '5a', '5.5a', '4.5a'),
+      ...read('snap', 'snap', '5a', '5a', '5a'),
       ...done('snap'),
       ...read('flange', 'flange-torque', '14'),
       ...read('flange', 'snap-after', '5a', '5.5a', '5a'),

@@ -6,7 +6,8 @@ import { sheetOf, stateOf } from '../src/core/sheets/index.ts';
 import type { SignKind } from '../src/core/calculations/cycle/cycle-evidence.ts';
 import type { PartKind } from '../src/core/tray/part-kinds.ts';
 import { baseUnit } from '../src/core/units/units.ts';
-import { withTransaction } from '../src/lib/server/db/pool.ts';
+import { looksOpen } from '../src/core/job/proved.ts';
+import { withTransaction, type Queryable } from '../src/lib/server/db/pool.ts';
 import { engineById } from '../src/lib/server/repositories/engines.ts';
 import { insertEvent, lockJob } from '../src/lib/server/repositories/events.ts';
 import { gauges } from '../src/lib/server/repositories/gauges.ts';
@@ -84,12 +85,13 @@ export async function writeJob(job: DemoJob): Promise<void> {
       });
       if (!read.ok) throw new Error(`${job.key}, line ${n + 1}: ${read.error.message}`);
       const body: EventBody = read.out;
-      const answer = admit(state, engine, log, body);
+      // what a step wants seen, felt or answered was as it should be, wherever a job does not say otherwise
+      const view = body.kind === 'done' ? state.steps.find((v) => v.step.id === body.step) : undefined;
+      for (const l of view ? looksOpen(state, view) : [])
+        await write({ kind: 'choose', school: l.id, option: l.options[0]!.id }, `${n} ${l.id}`, 20_000, c);
+      const answer = admit(stateOf(sheet, engine, log), engine, log, body);
       if (!answer.ok) throw new Error(`${job.key}, line ${n + 1}: ${answer.error.message}`);
-      at += 180_000;
-      const eventId = uuid(`${job.key} ${n}`);
-      const when = new Date(at).toISOString();
-      await insertEvent(id, log.length + 1, eventId, body, by.id, c, when);
+      await write(body, String(n), 180_000, c);
       if (body.kind === 'take')
         await holdParts(
           id,
@@ -98,9 +100,16 @@ export async function writeJob(job: DemoJob): Promise<void> {
           by,
           c
         );
-      log.push({ ...body, id: eventId, seq: log.length + 1, at: when, by } as JobEvent);
     }
   });
+
+  async function write(body: EventBody, key: string, after: number, c: Queryable): Promise<void> {
+    at += after;
+    const eventId = uuid(`${job.key} ${key}`);
+    const when = new Date(at).toISOString();
+    await insertEvent(id, log.length + 1, eventId, body, by.id, c, when);
+    log.push({ ...body, id: eventId, seq: log.length + 1, at: when, by } as JobEvent);
+  }
 
   /** A figure as it is typed, with the first gauge of its kind, as the screen proposes it. */
   function typed(text: string, stepId: string, slotId: string) {

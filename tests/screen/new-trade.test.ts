@@ -6,6 +6,7 @@ import { domains, manifests } from '$core/domains/all.ts';
 import { jobCard } from '$core/job/card.ts';
 import { judgedWith, trendsIn } from '$core/job/history.ts';
 import { jobState, settledFigures, words, type JobEvent } from '$core/job/index.ts';
+import { looksOpen } from '$core/job/proved.ts';
 import { complete } from '$core/sheets/complete.ts';
 import { dataSheetFields } from '$core/sheets/data-sheet.ts';
 import { JobSession } from '$lib/ui/job/session.svelte.ts';
@@ -58,6 +59,12 @@ const plain = (x: Element) => (x.textContent ?? '').replace(/\s+/g, ' ').trim();
 beforeEach(away);
 afterEach(cleanup);
 
+/** All that a step wants seen is as it should be. */
+function look(session: JobSession, step: string): void {
+  const v = session.state.steps.find((s) => s.step.id === step)!;
+  for (const l of looksOpen(session.state, v)) session.say({ kind: 'choose', school: l.id, option: l.options[0]!.id });
+}
+
 describe('a trade made up in its own folder', () => {
   it('is worked with its own domain and those it needs, and with no other', () => {
     expect(mine.map((d) => d.name)).toEqual(['engine', 'bellows']);
@@ -67,6 +74,7 @@ describe('a trade made up in its own folder', () => {
   it('is worked on screen: read, judged, said, watched over by its rule, on the floor, the card and in the history', async () => {
     const { session, view, line } = open();
     expect(words.floorLine(session.state, engine)).toMatchObject({ waits: 'ready' });
+    look(session, 'safe');
     expect(session.say({ kind: 'done', step: 'safe' })).toBeNull();
     expect(words.floorLine(session.state, engine).next).toBe('Push the bellows from end to end and read the dial.');
     expect(session.say({ kind: 'done', step: 'travel' })?.code).toBe('readings-missing');
@@ -130,6 +138,7 @@ describe('a trade made up in its own folder', () => {
   it('says nothing of a figure whose limits the data sheet does not have', () => {
     const { session, line } = open();
     session.engine = { ...engine, values: {} };
+    look(session, 'safe');
     session.say({ kind: 'done', step: 'safe' });
     line.text = '6.42';
     line.enter();

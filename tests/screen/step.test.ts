@@ -6,7 +6,7 @@ import ReadingLineField from '$lib/ui/job-view/ReadingLine.svelte';
 import Spine from '$lib/ui/job-view/Spine.svelte';
 import StatePanel from '$lib/ui/job-view/StatePanel.svelte';
 import WorkSurface from '$lib/ui/job-view/WorkSurface.svelte';
-import { notSettled, type StepView } from '$core/job/index.ts';
+import { notSettled, type JobEvent, type StepView } from '$core/job/index.ts';
 import { runSheets } from '$core/sheets/index.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 import { DRIVE, measured, packed, planned } from '../support/drive-jobs.ts';
@@ -70,6 +70,17 @@ describe.each(runSheets.map((s) => s.id))('the sheet %s', (id) => {
   );
 });
 
+/** A step that was passed over in a log of before, past what admission asks today. */
+const passedOver = (seq: number, step: string): JobEvent => ({
+  kind: 'skip',
+  step,
+  reason: 'done on another day',
+  id: step,
+  seq,
+  at: '2026-01-01T00:00:00.000Z',
+  by: { id: 'ines', name: 'Ines Farrow' }
+});
+
 describe('a step in view', () => {
   it('says its phase, its finding as a headline and why it is done; cautions run in, with whom they defer to', async () => {
     const on = await work(new PlayedJob(engineWith(SHEET)), 'safe');
@@ -98,7 +109,7 @@ describe('a step in view', () => {
       0,
       steps.findIndex((s) => s.id === 'start')
     ))
-      job.say({ kind: 'skip', step: id, reason: 'done on another day' });
+      job.log.push(passedOver(job.log.length + 1, id));
     const inHand = await work(job, null);
     expect(inHand.view.selected.step.id).toBe('start');
     expect(inHand.text()).toContain('Held. Put it right first:');
@@ -134,7 +145,9 @@ describe('a step in view', () => {
     const on = await work(new PlayedJob(engineWith(SHEET)), 'tdc');
     const held = on.view.selected.missing.length;
     expect(held).toBeGreaterThan(0);
-    await fireEvent.click(button(on.page, /^it is so:/));
+    await fireEvent.click(button(on.page, /^seen:/));
+    const { flag } = on.told.ask.mock.calls[0]![0] as { flag: string };
+    on.session.say({ kind: 'say', flag, on: true, seen: 'all four on the tray' });
     expect(on.view.selected.missing.length).toBe(held - 1);
     expect(on.session.all.at(-1)).toMatchObject({ kind: 'say', on: true, by: { name: 'Ines Farrow' } });
   });

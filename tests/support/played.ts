@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { admit, understand, words, type EventBody, type GaugeRef, type JobEvent } from '../../src/core/job/index.ts';
 import { slotOf } from '../../src/core/job/run-sheet.ts';
+import { looksOpen } from '../../src/core/job/proved.ts';
 import { tallies } from '../../src/core/job/tally.ts';
 import { sheetOf, stateOf } from '../../src/core/sheets/index.ts';
 import { type Engine, type SheetValue } from '../../src/core/engine/engine.ts';
@@ -94,8 +95,22 @@ export class PlayedJob {
   done(...steps: string[]): this {
     for (const step of steps) {
       this.count(step);
+      this.look(step);
       this.say({ kind: 'done', step });
     }
+    return this;
+  }
+  /** What a step wants looked at, felt or answered and nobody has: all is as it should be. */
+  look(id: string): this {
+    for (const l of looksOpen(this.state, this.view(id)))
+      this.say({ kind: 'choose', school: l.id, option: l.options[0]!.id });
+    return this;
+  }
+  /** A state as an earlier log left it, past what admission asks for it. */
+  given(flag: string, on = true): this {
+    const { id: _, ...last } = this.log[this.log.length - 1] ?? { by: { id: 'log', name: 'log' }, at: '', seq: 0 };
+    const body = { kind: 'say' as const, flag, on, seen: 'as the log has it' };
+    this.log.push({ by: last.by, at: last.at, ...body, id: randomUUID(), seq: this.log.length + 1 } as JobEvent);
     return this;
   }
   /** What a step must count and has not, as a hand counts that loses nothing: six out, and as many back as were out. */

@@ -61,6 +61,14 @@ export const sentences = {
     `"${f.state}" is not ticked off. Go and look, then say what was seen and, if it was somebody else, by whom.`,
   'only-by-its-step': (f: { state: string; step: string }) =>
     `"${f.state}" is counted or measured, not said: it comes from "${f.step}".`,
+  'says-nothing': (_: object) =>
+    'That says nothing to whoever reads it later: say why, or what was seen, in a few words.',
+  'job-closed': (f: { step: string }) =>
+    `This job is closed and takes remarks only. To write anything else, open \u201c${f.step}\u201d again and say why.`,
+  'never-skipped': (f: { step: string; state: string }) =>
+    `\u201c${f.step}\u201d is never skipped while people could be hurt. Put it right first: ${f.state}.`,
+  'undo-makes-safe': (f: { state: string }) =>
+    `Undoing that would say \u201c${f.state}\u201d, and nobody looked. Go and look, then do the step that says so.`,
   'no-such-rule': (_: object) => 'No such rule is raised on this job now.',
   'nothing-to-lift': (_: object) => 'There is nothing in mesh on this job that could be lifted.',
   'not-undoable': (_: object) => 'That was already undone, or is not in this log.',

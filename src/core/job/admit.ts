@@ -6,10 +6,11 @@ import { surfaceOf, type JobState, type StepView } from './domain.ts';
 import type { EventBody, EventOf, JobEvent } from './events.ts';
 import { possible } from './possible.ts';
 import { reasonsAt } from './reasons.ts';
+import { inTheWay, provedAt, shortsOf } from './proved.ts';
 import { forbidding, putRight, ruleText } from './rules.ts';
 import type { Act } from './acts.ts';
-import { labelOf, slotOf, type RunSheet, type Slot, type Step } from './run-sheet.ts';
-import { missingValues } from './state.ts';
+import { labelOf, onlyMeasured, saidWithSight, slotOf, type RunSheet, type Slot, type Step } from './run-sheet.ts';
+import { jobState, missingValues } from './state.ts';
 import { noneToCount, tallyOpen } from './tally.ts';
 import { lower } from './texts.ts';
 
@@ -22,6 +23,9 @@ type Answer = Result<null>;
  */
 export function admit(state: JobState, engine: Engine, log: readonly JobEvent[], e: EventBody): Answer {
   const { flags } = state.sheet.words;
+  if (state.closed && e.kind !== 'remark') return mayBeOpened(state, e);
+  const said = reasonOf(e);
+  if (said !== null && !saysSomething(said)) return fail('says-nothing', 'reason', {});
   switch (e.kind) {
     case 'reading': {
       const taken = takesReading(state.sheet, e);
@@ -31,14 +35,16 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
     }
     case 'amend': {
       const replaced = state.readings.find((r) => r.id === e.replaces);
-      return replaced ? possible(replaced.quantity, e.value) : fail('no-such-reading', 'replaces', {});
+      if (!replaced) return fail('no-such-reading', 'replaces', {});
+      return hooksOn(log, e) ? possible(replaced.quantity, e.value) : fail('no-such-reading', 'basis', {});
     }
     case 'done':
       return withStep(state, e.step, (v) => mayBeDone(state, engine, v));
     case 'photo':
-    case 'skip':
     case 'reopen':
       return withStep(state, e.step, () => yes);
+    case 'skip':
+      return withStep(state, e.step, (v) => maySkip(state, v));
     case 'override': {
       const strange = e.flags.find((f) => !flags[f]);
       if (strange !== undefined) return fail('no-such-choice', 'flags', { what: strange });
@@ -63,7 +69,7 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
     case 'undo': {
       const target = log.find((x) => x.id === e.undoes);
       const done = !target || target.kind === 'undo' || state.replayed.undone.has(e.undoes);
-      return done ? fail('not-undoable', 'undoes', {}) : yes;
+      return done ? fail('not-undoable', 'undoes', {}) : mayBeUndone(state, engine, log, e);
     }
     case 'say':
       return maySay(state, e);
@@ -80,9 +86,72 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
         ? withStep(state, e.step, () => yes)
         : withStep(state, e.step, () => hasReading(state, e.reading!));
     case 'remark':
+      return e.step === undefined ? yes : withStep(state, e.step, () => yes);
     case 'sign':
       return yes;
   }
+}
+
+/** The words with which something is let go, where an event has some. */
+const reasonOf = (e: EventBody): string | null =>
+  e.kind === 'skip' || e.kind === 'override' || e.kind === 'amend'
+    ? e.reason
+    : e.kind === 'say'
+      ? (e.seen ?? null)
+      : e.kind === 'reopen'
+        ? (e.reason ?? null)
+        : null;
+
+/** A full stop, a space or one letter is no reason, and nothing that was seen. */
+const saysSomething = (text: string): boolean => (text.match(/[\p{L}\p{N}]/gu)?.length ?? 0) >= 3;
+
+/** A closed job takes remarks, and is opened again at its last step with a reason. */
+function mayBeOpened(state: JobState, e: EventBody): Answer {
+  const closing = state.sheet.steps.find((s) => s.acts.includes('closes-log'))!;
+  if (e.kind !== 'reopen' || e.step !== closing.id) return fail('job-closed', 'kind', { step: closing.title });
+  return e.reason !== undefined && saysSomething(e.reason) ? yes : fail('says-nothing', 'reason', {});
+}
+
+/** Whether an amendment hooks on something that was said of this very reading. */
+const hooksOn = (log: readonly JobEvent[], e: EventOf<'amend'> | Extract<EventBody, { kind: 'amend' }>): boolean => {
+  const mine = new Set([
+    e.replaces,
+    ...log.flatMap((x) => (x.kind === 'amend' && x.replaces === e.replaces ? [x.id] : []))
+  ]);
+  for (const x of log) if (x.kind === 'undo' && mine.has(x.undoes)) mine.add(x.id);
+  return mine.has(e.basis);
+};
+
+/** What keeps people whole is never skipped while it is not so. */
+function maySkip(state: JobState, v: StepView): Answer {
+  const { flags } = state.sheet.words;
+  const lacks = provedAt(v.step, flags).find((f) => {
+    const { proof, danger } = flags[f]!;
+    return proof?.harm === 'person' && state.flags.has(f) === (proof.off || danger);
+  });
+  if (lacks === undefined) return yes;
+  const w = flags[lacks]!;
+  return fail('never-skipped', 'step', { step: v.step.title, state: w.proof!.off ? w.off : w.on });
+}
+
+/** An undo takes back a slip of the pen: it stops no engine, isolates no battery, and makes no state true that keeps people whole. */
+function mayBeUndone(state: JobState, engine: Engine, log: readonly JobEvent[], e: { undoes: string }): Answer {
+  const { flags } = state.sheet.words;
+  const undone = log.find((x) => x.id === e.undoes)!;
+  // a figure that was taken back or put right proves what it proves
+  if (undone.kind === 'reading' || undone.kind === 'amend') return yes;
+  const last = log[log.length - 1]!;
+  const undo: JobEvent = { kind: 'undo', undoes: e.undoes, id: '', seq: last.seq + 1, at: last.at, by: last.by };
+  const after = jobState(state.sheet, engine, [...log, undo], state.domains);
+  const made = Object.keys(flags).find((f) => {
+    const w = flags[f]!;
+    const safe = w.danger ? !after.flags.has(f) : after.flags.has(f);
+    const before = w.danger ? !state.flags.has(f) : state.flags.has(f);
+    return w.hard === true && safe && !before;
+  });
+  if (made === undefined) return yes;
+  const w = flags[made]!;
+  return fail('undo-makes-safe', 'undoes', { state: w.danger ? w.off : w.on });
 }
 
 const hasReading = (state: JobState, id: string): Answer =>
@@ -129,8 +198,8 @@ function mayBeOverruled(
   e: Pick<EventOf<'override'>, 'flags' | 'rules' | 'open'>
 ): Answer {
   const { flags } = state.sheet.words;
-  const { needs, mustBeOff, sets, title } = v.step;
-  const hard = [...e.flags, ...(e.open === undefined ? [] : sets)].filter((f) => flags[f]!.hard);
+  const { needs, mustBeOff, title } = v.step;
+  const hard = e.flags.filter((f) => flags[f]!.hard);
   // of a pair of words the one that must become true is asked for, never the other
   const first = hard.map((f) => (flags[f]!.danger ? flags[f]!.off : flags[f]!.on));
   if (first.length > 0) return fail('never-overrule', 'flags', { flags: first.join(', ') });
@@ -147,20 +216,28 @@ function mayBeOverruled(
       });
   }
   if (e.open === undefined) return yes;
-  const open = notSettled(state, v);
-  if (open === null) return fail('nothing-open', 'open', { step: title });
-  return open === e.open ? yes : fail('open-otherwise', 'open', { step: title, what: open });
+  const shorts = shortsOf(state, v);
+  const never = shorts.find((x) => x.letter === 'X');
+  if (never) return fail('not-proved', 'open', { step: title, what: never.what });
+  const open = inTheWay(state, v)?.what ?? shorts.find((x) => x.letter === 'R')?.what;
+  if (open === undefined) return fail('nothing-open', 'open', { step: title });
+  return shorts.some((x) => x.letter === 'R' && x.what === e.open)
+    ? yes
+    : fail('open-otherwise', 'open', { step: title, what: open });
 }
 
 /** A state said by hand: one that keeps people or machines whole is said with what was seen, or comes from its step alone. */
 function maySay(state: JobState, e: { flag: string; on: boolean; seen?: string }): Answer {
-  const f = state.sheet.words.flags[e.flag];
+  const { flags } = state.sheet.words;
+  const f = flags[e.flag];
   if (!f) return fail('no-such-choice', 'flag', { what: e.flag });
-  const makesSafe = f.danger ? !e.on : e.on;
-  if (!f.hard || !makesSafe) return yes;
-  const words = f.danger ? f.off : f.on;
-  const giver = state.sheet.steps.find((s) => (f.danger ? s.clears : s.sets).includes(e.flag));
-  if (f.counted && giver) return fail('only-by-its-step', 'flag', { state: words, step: giver.title });
+  const off = f.proof?.off ?? f.danger;
+  if (e.on === off) return yes;
+  const words = off ? f.off : f.on;
+  const giver = state.steps.find((v) => v.state !== 'not-needed' && provedAt(v.step, flags).includes(e.flag))?.step;
+  if (!saidWithSight(f)) return yes;
+  // what a figure proves is not said; what is seen is said with what was seen
+  if (giver && onlyMeasured(f)) return fail('only-by-its-step', 'flag', { state: words, step: giver.title });
   return e.seen === undefined ? fail('say-what-was-seen', 'seen', { state: words }) : yes;
 }
 
@@ -183,9 +260,23 @@ function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
     return fail('readings-missing', 'step', { step: step.title, what: unread.map((s) => s.label).join('; ') });
   const missing = tallyOpen(state, v, true);
   if (missing !== null) return fail('count-open', 'step', { what: missing });
-  const open = notSettled(state, v);
-  const reasons = reasonsAt(state.replayed.overrides, step);
-  return open === null || reasons.open(open) ? yes : fail('not-proved', 'step', { step: step.title, what: open });
+  const short = inTheWay(state, v);
+  if (short) return fail('not-proved', 'step', { step: step.title, what: short.what });
+  return step.acts.includes('closes-log') ? mayBeClosed(state, v) : yes;
+}
+
+/** A job is closed once every step is done, or skipped with its reason, and nothing dangerous is left on. */
+function mayBeClosed(state: JobState, last: StepView): Answer {
+  const left = state.steps.filter((v) => v !== last && !['done', 'skipped', 'not-needed'].includes(v.state));
+  if (left.length > 0)
+    return fail('step-blocked', 'step', {
+      step: last.step.title,
+      needs: `${left
+        .map((v) => `\u201c${v.step.title}\u201d`)
+        .slice(0, 3)
+        .join(', ')}${left.length > 3 ? ` and ${left.length - 3} more steps` : ''}`
+    });
+  return yes;
 }
 
 /** The figures a step cannot do without and has not got: those of the way chosen, where there are ways. */
@@ -196,19 +287,9 @@ function unreadSlots(state: JobState, step: Step): Slot[] {
   return step.slots.filter((s) => needed.includes(s.slot) && !read.has(s.slot) && !noneToCount(state, s));
 }
 
-/** What the readings and answers of a step leave open, in words; null when they settle it. A reason for just this goes on from it. */
+/** What a step leaves open, in words; null when it is settled. A reason for just this goes on from it, where one may. */
 export const notSettled = (state: JobState, v: StepView): string | null =>
-  surfaceOf(state.domains, v.step.surface).open?.(state, v) ?? heldBy(state, v.step) ?? tallyOpen(state, v);
-
-/** Why an answer given at a step holds it. */
-function heldBy(state: JobState, step: Step): string | null {
-  const { chosen } = state.replayed;
-  for (const c of step.choices) {
-    const holds = c.options.find((o) => o.id === chosen.get(c.id))?.holds;
-    if (holds !== undefined) return holds;
-  }
-  return null;
-}
+  (inTheWay(state, v) ?? shortsOf(state, v).find((x) => x.letter === 'X' || x.letter === 'R'))?.what ?? null;
 
 /** Whether a run sheet has a place for a reading; needs no log, so that logging a figure stays cheap. */
 export function takesReading(

@@ -10,7 +10,7 @@ import { slotOf } from './run-sheet.ts';
 import type { JobState } from './domain.ts';
 import { partsTaken } from './taken.ts';
 import type { SettledFigure } from './settled.ts';
-import type { LengthText } from './texts.ts';
+import { capital, type LengthText } from './texts.ts';
 
 /** A job as it is printed: everything another technician needs, in the order in which it is read. */
 export interface Card {
@@ -114,6 +114,8 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
           why: `it happened${e.note ? ` (${e.note})` : ''}. ${rule?.ifItHappened ?? ''}`
         };
       }),
+      ...[...state.fallen].map(([f, { what }]) => ({ what: capital(stateWord(state, f)), why: `taken back: ${what}` })),
+      ...[...state.onWord].map(([f, why]) => ({ what: capital(stateWord(state, f)), why: `with a reason: ${why}` })),
       ...stillToDo(state, len),
       ...state.steps
         .filter((s) => s.state === 'skipped')
@@ -129,6 +131,12 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
     ],
     ...state.progress
   };
+}
+
+/** A state that a step gave, as the bench says it. */
+function stateWord(state: JobState, flag: string): string {
+  const w = state.sheet.words.flags[flag]!;
+  return (w.proof?.off ?? w.danger) ? w.off : w.on;
 }
 
 /** What a job that is not closed leaves: steps to go, and figures that are out or too close to call. */

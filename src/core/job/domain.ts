@@ -50,6 +50,10 @@ export interface JobState<W = any, S extends string = any> {
   /** index of the step to do now; null when all is done */
   current: number | null;
   flags: ReadonlySet<string>;
+  /** states that were given and are not proved any more, with what took them back */
+  fallen: ReadonlyMap<string, Fallen>;
+  /** states that stand on a reason: the reason, by state */
+  onWord: ReadonlyMap<string, string>;
   /** every rule that holds now */
   raised: Rule[];
   /** those of them that stand as bars: dangers, and what the step in hand must wait for */
@@ -66,6 +70,13 @@ export interface JobState<W = any, S extends string = any> {
   engine: Engine;
   progress: { done: number; total: number };
   closed: boolean;
+}
+
+/** A state that a step gave and that is not proved now: the step, what took it back, and whether it is to be done again. */
+export interface Fallen {
+  step: string;
+  what: string;
+  again: boolean;
 }
 
 /** The error of a timing mark: what it reads too early, with its standard uncertainty; degrees of the crank. */

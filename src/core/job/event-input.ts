@@ -23,7 +23,7 @@ export const eventInput = z.discriminatedUnion('kind', [
   z.strictObject({ id, kind: z.literal('amend'), replaces: id, basis: id, reason: text, ...typed }),
   z.strictObject({ id, kind: z.literal('done'), step: short }),
   z.strictObject({ id, kind: z.literal('skip'), step: short, reason: text }),
-  z.strictObject({ id, kind: z.literal('reopen'), step: short }),
+  z.strictObject({ id, kind: z.literal('reopen'), step: short, reason: text.optional() }),
   z.strictObject({ id, kind: z.literal('choose'), school: short, option: short }),
   z.strictObject({ id, kind: z.literal('sign'), sign: z.enum(signKinds), seen: z.boolean().nullable() }),
   z.strictObject({ id, kind: z.literal('fact'), fact: short, value: z.boolean() }),

@@ -43,7 +43,7 @@ export type EventBody =
   | ({ kind: 'amend'; replaces: string; basis: string; reason: string } & Figure)
   | { kind: 'done'; step: string }
   | { kind: 'skip'; step: string; reason: string }
-  | { kind: 'reopen'; step: string }
+  | { kind: 'reopen'; step: string; reason?: string }
   | { kind: 'choose'; school: string; option: string; from?: Origin }
   | { kind: 'sign'; sign: SignKind; seen: boolean | null }
   | { kind: 'fact'; fact: string; value: boolean }

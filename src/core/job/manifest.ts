@@ -1,5 +1,6 @@
 import type { Engine } from '../engine/engine.ts';
 import type { FigureWords } from './settled.ts';
+import type { Proof } from './proof.ts';
 import type { Rule } from './rule.ts';
 import type { Way } from './run-sheet.ts';
 import type { Written } from './vocabulary.ts';
@@ -23,6 +24,8 @@ export interface Manifest extends Written {
   onlyFor?: Way;
   figures: Readonly<Record<string, FigureWords>>;
   rules: readonly Rule[];
+  /** what proves its states, by state; one that is not here is given by what its step leaves open alone */
+  proofs?: Readonly<Record<string, Proof>>;
   /** limits of the data sheet that come in pairs, and what they are limits of */
   limits?: readonly (readonly [least: string, most: string, what: string])[];
   /** what contradicts itself between values that are each fine alone */

@@ -13,7 +13,7 @@ export function tradesNeeded(sheet: RunSheet, log: readonly JobEvent[], inHand: 
   // a choice of a way names its school and no step: whoever has the school may work with it
   const ways = new Set(choices.map((e) => e.school));
   for (const s of sheet.steps)
-    if (s.schools.some((x) => ways.has(x)) || s.choices.some((c) => ways.has(c.id))) steps.add(s.id);
+    if (s.schools.some((x) => ways.has(x)) || s.choices.some((c) => !c.proves && ways.has(c.id))) steps.add(s.id);
   const chosen = (w: Way) => choices.some((e) => e.school === w.school && e.option === w.option);
   const asked = new Set(['engine', 'crank', sheet.panel, ...[...steps].flatMap((s) => tradesAt(sheet, s, chosen))]);
   return sheet.domains.filter((d) => asked.has(d));

@@ -4,7 +4,8 @@ import type { EventOf, JobEvent } from './events.ts';
 import type { Reading, Replayed } from './replayed.ts';
 import { ruleOf } from './rules.ts';
 import type { Act } from './acts.ts';
-import type { RunSheet, Step } from './run-sheet.ts';
+import { looksOf, type RunSheet, type Step } from './run-sheet.ts';
+import { provedAt } from './proved.ts';
 import type { PartKind } from '../tray/part-kinds.ts';
 import { settleReadings, thingOf, type Ended } from './settings.ts';
 import { withThing, type Thing } from './things.ts';
@@ -21,12 +22,15 @@ export function replay(
 ): Replayed {
   const undone = new Set<string>();
   for (const e of log) if (e.kind === 'undo') undone.add(e.undoes);
+  const flags = new Flags(sheet.begins.map((f) => [f, true]));
   const r: Replayed = {
     readings: [],
     marks: new Map(),
-    flags: new Map(sheet.begins.map((f) => [f, true])),
+    flags,
     before: new Map(),
     chosen: new Map(),
+    givenBy: new Map(),
+    asked: new Set(log.flatMap((e) => (e.kind === 'choose' ? [e.school] : []))),
     signLog: [],
     went: [],
     settings: new Map(),
@@ -75,6 +79,7 @@ export function replay(
       ended.push(...ends(e, step));
       if (e.kind === 'turned' && e.reading !== undefined) said.set(e.reading, e.is);
       for (const hook of hooks) hook(r, e, step, happened);
+      forgetLooks(r, sheet, flags.changed);
     }
   }
   r.settings = settleReadings(sheet, r.readings, ended, said);
@@ -146,16 +151,15 @@ interface Book {
 function apply(r: Replayed, { sheet, steps, flagOf }: Book, e: Exclude<Written, { kind: 'reading' }>): void {
   switch (e.kind) {
     case 'done':
-      r.marks.set(e.step, { state: 'done', at: e.at, by: e.by });
+      r.marks.set(e.step, { state: 'done', at: e.at, by: e.by, seq: e.seq });
       complete(r, sheet, steps.get(e.step));
       break;
     case 'skip':
-      r.marks.set(e.step, { state: 'skipped', at: e.at, by: e.by, reason: e.reason });
+      r.marks.set(e.step, { state: 'skipped', at: e.at, by: e.by, reason: e.reason, seq: e.seq });
       break;
     case 'reopen':
       r.marks.delete(e.step);
-      for (const [f, before] of r.before.get(e.step) ?? []) r.flags.set(f, before);
-      r.before.delete(e.step);
+      reopen(r, sheet, steps.get(e.step));
       break;
     case 'choose':
       r.chosen.set(e.school, e.option);
@@ -227,6 +231,48 @@ const lostBy = (sheet: RunSheet, acts: readonly Act[]): string[] =>
     ? []
     : Object.entries(sheet.words.flags).flatMap(([f, w]) => (w.lostBy?.some((a) => acts.includes(a)) ? [f] : []));
 
+/**
+ * Opened again, a step takes back what it claimed, and nothing becomes true by it: a starter that it made live stays live, an
+ * engine that it started still runs.
+ */
+function reopen(r: Replayed, sheet: RunSheet, step: Step | undefined): void {
+  if (!step) return;
+  const before = new Map(r.before.get(step.id));
+  for (const f of provedAt(step, sheet.words.flags)) {
+    if (r.givenBy.get(f) !== step.id) continue;
+    r.flags.set(f, before.get(f) ?? step.clears.includes(f));
+    r.givenBy.delete(f);
+    // and what was seen of it is looked at anew
+    for (const l of looksOf(step)) if (l.proves.includes(f)) r.chosen.delete(l.id);
+  }
+  r.before.delete(step.id);
+}
+
+/**
+ * What was seen of a state holds until the state is lost: looked at once, a battery that was put back on is looked at again. A
+ * state that somebody or something changed is no longer one that its step gave.
+ */
+function forgetLooks(r: Replayed, sheet: RunSheet, changed: Set<string>): void {
+  for (const f of changed) {
+    const w = sheet.words.flags[f];
+    const good = !(w?.proof?.off ?? w?.danger);
+    if (!w || r.flags.get(f) === good) continue;
+    r.givenBy.delete(f);
+    for (const id of w.proof?.looks ?? []) r.chosen.delete(id);
+  }
+  changed.clear();
+}
+
+/** States that tell which of them an event changed. */
+class Flags extends Map<string, boolean> {
+  readonly changed = new Set<string>();
+  override set(flag: string, on: boolean): this {
+    // the constructor of a map sets before there is anything to tell
+    if (this.get(flag) !== on) (this.changed as Set<string> | undefined)?.add(flag);
+    return super.set(flag, on);
+  }
+}
+
 /** A step's states come on and go off, and what they were is kept for opening it again. */
 function complete(r: Replayed, sheet: RunSheet, step: Step | undefined): void {
   if (!step) return;
@@ -241,4 +287,5 @@ function complete(r: Replayed, sheet: RunSheet, step: Step | undefined): void {
     [...new Set(changes.map(([f]) => f))].map((f) => [f, r.flags.get(f) ?? false])
   );
   for (const [f, on] of changes) r.flags.set(f, on);
+  for (const f of provedAt(step, sheet.words.flags)) r.givenBy.set(f, step.id);
 }

@@ -36,6 +36,7 @@ export interface StepMark {
   at: string;
   by: Person;
   reason?: string;
+  seq: number;
 }
 
 /** A movement of the crank as told; NaN stands for the run sheet's reference, null for lost. */
@@ -52,6 +53,10 @@ export interface Replayed {
   /** what each done step changed, for opening it again */
   before: Map<string, [string, boolean][]>;
   chosen: Map<string, string>;
+  /** which step gave a state that holds, or took a danger off */
+  givenBy: Map<string, string>;
+  /** every question that was ever answered on this job, also where the answer was taken back */
+  asked: ReadonlySet<string>;
   /** the signs of the stroke in the order in which they were given; null takes one back */
   signLog: Pick<EventOf<'sign'>, 'sign' | 'seen' | 'seq'>[];
   /** how far the crank was turned before a reading of the wheel, as somebody said */

@@ -3,6 +3,7 @@ import type { GaugeKind } from '../tray/gauge-kinds.ts';
 import type { PartKind } from '../tray/part-kinds.ts';
 import type { Quantity } from '../units/units.ts';
 import type { Act, Place } from './acts.ts';
+import type { Proof } from './proof.ts';
 import type { Rule } from './rule.ts';
 import type { Thing } from './things.ts';
 
@@ -79,9 +80,18 @@ export interface StepChoice {
   field?: string;
   /** a job that follows takes the answer over */
   carries?: boolean;
+  /** the states that it proves, by what is seen, felt or answered */
+  proves?: readonly string[];
   /** a question of a later step that is answered with it, and the option that means yes */
   answers?: { fact: string; yes: string };
 }
+
+/** Something that is looked at, felt or answered, and the states that it proves; the first word is the good one. */
+export type Look = StepChoice & { proves: readonly string[] };
+
+/** The looks among the questions of a step, in the order of the hand. */
+export const looksOf = (step: Pick<Step, 'choices'>): readonly Look[] =>
+  step.choices.filter((c): c is Look => c.proves !== undefined);
 
 /** A step that is done only in one case, settled by a question. */
 export interface OnlyIf {
@@ -200,7 +210,15 @@ export interface FlagWords {
   lostBy?: readonly Act[];
   /** it matters only where this question was not answered with no: what is not fitted need not be plugged */
   only?: string;
+  /** what a step does that does not prove it, who is hurt by it, and by which looks it is proved */
+  proof?: { letters: string; harm: Proof['harm']; off: boolean; looks: readonly string[] };
 }
+
+/** Whether a state that is made good by hand is said with what was seen. */
+export const saidWithSight = (f: FlagWords): boolean => f.hard === true || f.proof !== undefined;
+
+/** Whether a state comes from the figures of its step alone, and is not said. */
+export const onlyMeasured = (f: FlagWords): boolean => f.counted === true || f.proof?.looks.length === 0;
 
 export interface HazardWords {
   title: string;

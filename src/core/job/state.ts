@@ -4,12 +4,14 @@ import {
   type ChosenSchool,
   type Correction,
   type Domain,
+  type Fallen,
   type JobState,
   type StepState,
   type StepView,
   type WorkContext
 } from './domain.ts';
 import type { JobEvent } from './events.ts';
+import { unproved, type Unproved } from './proved.ts';
 import { onDemand } from './on-demand.ts';
 import { replay } from './replay.ts';
 import type { Replayed } from './replayed.ts';
@@ -40,12 +42,45 @@ export function jobState<W = any, S extends string = any>(
   for (const d of all)
     for (const [fact, known] of Object.entries(d.answers?.(context) ?? {}))
       if (known !== undefined && !r.facts.has(fact)) r.facts.set(fact, known);
-  const flags = flagsOf(context, all);
-  const steps = stepViews(sheet, r, flags);
+  const given = flagsOf(context, all);
+  const first = assemble<W, S>(context, all, given, NONE);
+  const now = unproved(first);
+  // a state that fell may have been what another step was done with: it is looked at once more, not for ever
+  if (now.fallen.size === 0 && now.onWord.size === 0) return first;
+  const second = assemble<W, S>(context, all, less(sheet, given, now), now);
+  const then = unproved(second);
+  const fallen = new Map([...now.fallen, ...then.fallen]);
+  return fallen.size === now.fallen.size
+    ? second
+    : assemble<W, S>(context, all, less(sheet, given, { fallen }), { ...now, fallen });
+}
+
+const NONE: Unproved = { fallen: new Map(), onWord: new Map() };
+
+/** The states without those that are not proved any more; a danger that was said to be gone is there again. */
+function less(sheet: RunSheet, given: ReadonlySet<string>, { fallen }: Pick<Unproved, 'fallen'>): Set<string> {
+  const out = new Set(given);
+  for (const f of fallen.keys()) {
+    const w = sheet.words.flags[f]!;
+    if (w.proof?.off ?? w.danger) out.add(f);
+    else out.delete(f);
+  }
+  return out;
+}
+
+/** The state of a job in which these states hold. */
+function assemble<W, S extends string>(
+  context: WorkContext,
+  all: readonly Domain[],
+  flags: ReadonlySet<string>,
+  { fallen, onWord }: Unproved
+): JobState<W, S> {
+  const { sheet, engine, r, schools } = context;
+  const steps = stepViews(sheet, r, flags, fallen);
   const current = steps.findIndex((s) => s.state === 'repeat' || s.state === 'open' || s.state === 'blocked');
   const counted = steps.filter((s) => s.state !== 'not-needed');
   const closed = steps.some((s) => s.step.acts.includes('closes-log') && s.mark?.state === 'done');
-  const raisedNow = closed ? [] : raisedRules(context, all, flags);
+  const raisedNow = closed ? [] : raisedRules(context, all, flags, onWord);
   return {
     sheet,
     replayed: r,
@@ -53,14 +88,16 @@ export function jobState<W = any, S extends string = any>(
     steps,
     current: current < 0 ? null : current,
     flags,
+    fallen,
+    onWord,
     raised: raisedNow,
     interlocks: asBars(raisedNow, steps[current]?.step),
-    schools,
+    schools: schools as JobState<W, S>['schools'],
     reference: referenceOf(sheet, engine, r.readings, r.chosen) ?? null,
     get correction() {
       return correctionOf(context, all);
     },
-    work: context.works,
+    work: context.works as W,
     domains: all,
     engine,
     progress: {
@@ -89,10 +126,22 @@ function correctionOf(context: WorkContext, domains: readonly Domain[]): Correct
 }
 
 /** What must not be done now: by the states as they are, and by what workings have found, on this sheet. */
-function raisedRules(context: WorkContext, domains: readonly Domain[], flags: ReadonlySet<string>): Rule[] {
+function raisedRules(
+  context: WorkContext,
+  domains: readonly Domain[],
+  flags: ReadonlySet<string>,
+  onWord: ReadonlyMap<string, string>
+): Rule[] {
   const { sheet } = context;
   const worked = new Set(domains.flatMap((d) => d.interlocks?.(context) ?? []));
-  const byFlags = new Set(raised(sheet.rules, flags, context));
+  // a state on word counts for what harms the result alone
+  const sure = onWord.size === 0 ? flags : new Set([...flags].filter((f) => !onWord.has(f)));
+  const byFlags = new Set([
+    ...raised(sheet.rules, flags, context),
+    ...(sure === flags
+      ? []
+      : raised(sheet.rules, sure, context).filter((x) => x.harm !== 'result' && x.off.some((f) => onWord.has(f))))
+  ]);
   return byHarm(sheet.rules.filter((r) => worked.has(r.id) || byFlags.has(r)));
 }
 
@@ -111,7 +160,12 @@ function isNeeded(asked: Step['onlyIf'], r: Replayed): boolean | undefined {
   return fact === undefined ? undefined : fact === (asked.when ?? true);
 }
 
-function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<string>): StepView[] {
+function stepViews(
+  sheet: RunSheet,
+  r: Replayed,
+  flags: ReadonlySet<string>,
+  fallen: ReadonlyMap<string, Fallen>
+): StepView[] {
   const matters = (f: string) => {
     const only = sheet.words.flags[f]?.only;
     return only === undefined || r.facts.get(only) !== false;
@@ -134,6 +188,8 @@ function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<string>): St
       overruled: said
     };
   });
+  const again = new Set([...fallen.values()].filter((f) => f.again).map((f) => f.step));
+  for (const v of views) if (v.state === 'done' && again.has(v.step.id)) v.state = 'repeat';
   reopenLost(sheet, views, flags, (step, f) => matters(f) && !reasonsAt(r.overrides, step).flags.has(f));
   return views;
 }

@@ -63,6 +63,8 @@ export function floorLine(state: JobState, engine: Engine): FloorLine {
     const needs = [...v.missing.map((f) => flags[f]!.off), ...v.stillOn.map((f) => flags[f]!.on)];
     return { next, waits: 'lock', waitsText: `held: ${list(needs)}`, rank: 3 };
   }
+  const lost = [...state.fallen.values()].find((f) => f.step === v.step.id);
+  if (lost) return { next, waits: 'lock', waitsText: `taken back: ${lost.what}`, rank: 1 };
   if (v.step.helper === 'yes') return { next, waits: 'helper', waitsText: 'needs a helper', rank: 1 };
   return { next, waits: 'ready', waitsText: 'ready: you, at the engine', rank: 0 };
 }

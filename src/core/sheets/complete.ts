@@ -2,7 +2,8 @@ import type { Field } from '../engine/fields.ts';
 import type { Domain } from '../job/domain.ts';
 import type { Manifest } from '../job/manifest.ts';
 import { belonging } from '../job/rules.ts';
-import type { FlagWords, RunSheet, SheetPlan, Step } from '../job/run-sheet.ts';
+import { provedAt } from '../job/proved.ts';
+import type { FlagWords, Look, RunSheet, SheetPlan, Step, StepChoice } from '../job/run-sheet.ts';
 
 /**
  * A run sheet with everything it needs away from the list of trades. Its domains are those whose surfaces, schools or
@@ -14,12 +15,14 @@ export function complete(
   manifests: readonly Manifest[],
   fields: Field[]
 ): RunSheet {
-  const steps = plan.steps.map((s) => withReference(s, plan.reference));
+  const flags = flagWords(plan, manifests);
+  const looks = new Map(
+    manifests.flatMap((m) => Object.entries(m.proofs ?? {}).map(([f, p]) => [f, p.looks] as const))
+  );
+  const steps = plan.steps.map((s) => withLooks(withReference(s, plan.reference), flags, looks));
   const tradesOf = Object.fromEntries(steps.map((s) => [s.id, tradesFor(s, domains, manifests)]));
   const used = new Set(Object.values(tradesOf).flat());
   const schools = new Set(steps.flatMap((s) => s.schools));
-  const flags: Record<string, FlagWords> = Object.assign({}, ...manifests.map((m) => m.flags));
-  for (const [flag, called] of Object.entries(plan.calls ?? {})) flags[flag] = { ...flags[flag]!, ...called };
   return {
     ...plan,
     steps,
@@ -39,6 +42,38 @@ export function complete(
       flags
     )
   };
+}
+
+/** The states of every trade as this sheet calls them, each with what a step does that does not prove it. */
+function flagWords(plan: SheetPlan, manifests: readonly Manifest[]): Record<string, FlagWords> {
+  const flags: Record<string, FlagWords> = Object.assign({}, ...manifests.map((m) => m.flags));
+  for (const [flag, called] of Object.entries(plan.calls ?? {})) flags[flag] = { ...flags[flag]!, ...called };
+  for (const [flag, p] of manifests.flatMap((m) => Object.entries(m.proofs ?? {}))) {
+    const w = flags[flag]!;
+    const proof = {
+      letters: p.letters,
+      harm: p.harm,
+      off: w.danger || p.off === true,
+      looks: p.looks.map((l) => l.id)
+    };
+    flags[flag] = { ...w, proof };
+  }
+  return flags;
+}
+
+/** A step with what must be seen, felt or answered for the states it gives: each once, whichever of them it proves. */
+function withLooks(
+  s: Step,
+  flags: Readonly<Record<string, FlagWords>>,
+  looks: ReadonlyMap<string, readonly StepChoice[]>
+): Step {
+  const all = new Map<string, Look>();
+  for (const f of provedAt(s, flags))
+    for (const l of looks.get(f) ?? []) {
+      const known = all.get(l.id);
+      all.set(l.id, { ...l, proves: [...(known?.proves ?? []), f] });
+    }
+  return all.size === 0 ? s : { ...s, choices: [...s.choices, ...all.values()] };
 }
 
 /** The trades whose surface, slots or schools a step has. */

@@ -37,8 +37,8 @@ const moved = (...to: [by: number, move: 'forward' | 'backward'][]) => {
 };
 const indexed = (room: boolean) => {
   const job = new PlayedJob().toStroke();
-  job.say({ kind: 'say', flag: 'housing-indexed', on: true });
-  if (room) job.say({ kind: 'say', flag: 'housing-room-ok', on: true });
+  job.given('housing-indexed');
+  if (room) job.given('housing-room-ok');
   return job;
 };
 const clamped = () => {

@@ -5,7 +5,9 @@ import { engineWith, PlayedJob, SHEET } from '../../support/played.ts';
 
 /** An answer that says stop is one: the step is not settled by it. */
 const all = runSheets.flatMap((sheet) =>
-  sheet.steps.flatMap((step) => step.choices.flatMap((c) => c.options.map((o) => ({ sheet, step, c, o }))))
+  sheet.steps.flatMap((step) =>
+    step.choices.filter((c) => !c.proves).flatMap((c) => c.options.map((o) => ({ sheet, step, c, o })))
+  )
 );
 const holding = all.filter(({ o }) => o.holds !== undefined);
 
@@ -24,6 +26,7 @@ describe('an answer', () => {
           job.state,
           job.state.steps.find((v) => v.step.id === step.id)!
         );
+      job.look(step.id);
       expect(open()).toBeNull();
       job.say({ kind: 'choose', school: c.id, option: o.id });
       expect(open()).toBe(o.holds);
@@ -40,7 +43,10 @@ describe('an answer', () => {
     const refused = job.tryTo({ kind: 'done', step: step.id });
     expect(refused).toMatchObject({ ok: false, error: { code: 'not-proved' } });
     expect(refused.ok ? '' : refused.error.message).toContain('never force it on');
-    const { holds } = step.choices.flatMap((c) => c.options).find((o) => o.id === 'tight')!;
+    const { holds } = step.choices
+      .filter((c) => !c.proves)
+      .flatMap((c) => c.options)
+      .find((o) => o.id === 'tight')!;
     job.say({ kind: 'override', step: step.id, flags: [], open: holds!, reason: 'reamed after this, see the remark' });
     expect(job.tryTo({ kind: 'done', step: step.id }).ok).toBe(true);
   });

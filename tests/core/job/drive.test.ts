@@ -241,6 +241,7 @@ describe('the tooth', () => {
     expect(headline(job, 'recheck')).toBe('One tooth out: lift, move one tooth anticlockwise, let down again');
     expect(job.tryTo({ kind: 'done', step: 'recheck' }).ok).toBe(false);
     job.read('recheck', 'rotor', '172');
+    job.look('recheck');
     expect(job.tryTo({ kind: 'done', step: 'recheck' }).ok).toBe(true);
   });
   it('with seat first judges only the tooth it found', () => {
@@ -284,6 +285,7 @@ describe('gears, contact, rings, marks, leads', () => {
     job.read('contact', 'patch-high', '9');
     expect(headline(job, 'contact')).toContain('set the drive 6.25 mm deeper');
     expect(headline(job, 'contact')).toContain('runs off the edge');
+    job.look('contact').look('contact-after');
     expect(notSettled(job.state, job.view('contact'))).toBeNull();
     expect(notSettled(job.state, job.view('contact-after'))).toContain('edge');
     job.read('contact-after', 'patch-low', '7');
@@ -350,6 +352,7 @@ describe('gears, contact, rings, marks, leads', () => {
     for (const c of '3 1 4 2 1'.split(' ')) job.read('leads', 'wire', c);
     expect(headline(job, 'leads')).toBe('1 of 4 leads traced: go on clockwise');
     for (const c of '3 4 2'.split(' ')) job.read('leads', 'wire', c);
+    job.look('leads');
     expect(notSettled(job.state, job.view('leads'))).toBeNull();
   });
   it('follows the tip over the whole range of the trigger and says where it would stand best', () => {

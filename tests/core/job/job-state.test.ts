@@ -223,9 +223,8 @@ describe('what must hold first', () => {
 describe('the crank', () => {
   it('loses the reference when it was turned, raises the interlock before, and asks for the steps again after', () => {
     const job = new PlayedJob(engineWith({ ...SHEET, gearTeeth: '11' }), 'fit-different').done('intake');
-    job.say({ kind: 'say', flag: 'gear-material-ok', on: true });
-    job.done('safe', 'map', 'plugs', 'bar', 'wheel');
-    job.toReference().say({ kind: 'say', flag: 'witness-marks', on: true });
+    job.given('gear-material-ok').done('safe', 'map', 'plugs', 'bar', 'wheel');
+    job.toReference().given('witness-marks');
     job.done('out');
     expect(job.state.interlocks.map((r) => r.id)).toContain('IL.01');
     expect(job.tryTo({ kind: 'crank', crankDeg: null, move: 'unknown' })).toMatchObject({
@@ -266,7 +265,7 @@ describe('the crank', () => {
   it('does not claim to know where the crank stands after the engine has run', () => {
     const job = new PlayedJob().toStroke().done('ref');
     expect(job.state.work.crank.crankDeg).toBe(713);
-    job.say({ kind: 'say', flag: 'distributor-out', on: false });
+    job.given('distributor-out', false);
     for (const flag of ['clamp-snug', 'pump-shaft-present', 'leads-fitted', 'oil-primed', 'gasket-fitted'])
       job.say({ kind: 'say', flag, on: true, seen: 'looked, and tried by hand' });
     job.done('probe-out', 'off', 'sweep', 'start');

@@ -345,6 +345,7 @@ describe('bleeding and first start', () => {
     const start = job.tryTo({ kind: 'done', step: 'start' });
     expect(!start.ok && start.error.message).toContain('Never start a diesel for the first time');
     job.say({ kind: 'choose', school: 'stop-two', option: 'plate' });
+    job.look('stops');
     expect(job.tryTo({ kind: 'done', step: 'stops' }).ok).toBe(true);
   });
   it('follows the flow: screws in order, every line, none twice needed, none that is not there', () => {
@@ -403,6 +404,7 @@ describe('a torque that is read', () => {
   const at = (text: string, more: Record<string, string> = {}, gauge: typeof WRENCH | null = WRENCH) => {
     const job = new PlayedJob(engineWith({ ...DIESEL, ...more }), 'locked-offset');
     job.say(job.reading('final', 'torque-final', text, gauge));
+    job.look('final');
     return { said: headline(job, 'final'), open: notSettled(job.state, job.view('final')) };
   };
   it('is judged by the wrench alone where the data sheet has no tolerance, and says so', () => {

@@ -127,6 +127,7 @@ describe('the shaft out and in', () => {
     job.read('shaft-in', 'drive-slot', '113');
     expect(notSettled(job.state, job.view('shaft-in'))).toBe('the slot stands one tooth out');
     job.read('shaft-in', 'drive-slot', '84');
+    job.look('shaft-in');
     expect(notSettled(job.state, job.view('shaft-in'))).toBeNull();
     job.done('shaft-in');
     expect(bars()).toContain('IL.02');

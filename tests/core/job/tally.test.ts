@@ -87,6 +87,7 @@ describe('what is counted out', () => {
     j.read('sweep-list', 'given-out', '14');
     expect(open(j, 'sweep-list')).toBe('nothing was counted back yet');
     j.read('sweep-list', 'counted-back', '14');
+    j.look('sweep-list').look('list-again');
     expect(open(j, 'list-again')).toBeNull();
     j.read('list-again', 'given-out', '3');
     expect(open(j, 'list-again')).toBe('nothing was counted back yet');
@@ -141,7 +142,7 @@ describe('a count of what breaks what turns', () => {
     );
     const soft = job();
     soft.say({ kind: 'say', flag: 'battery-isolated', on: true, seen: 'lead off' });
-    soft.say({ kind: 'say', flag: 'housing-indexed', on: true });
+    soft.given('housing-indexed');
     soft.read('disconnect', 'taken-off', '5');
     soft.read('reconnect', 'put-back', '4');
     expect(soft.tryTo({ kind: 'done', step: 'reconnect' })).toMatchObject({ ok: false, error: { code: 'not-proved' } });

@@ -22,13 +22,13 @@ describe('the walk before a start', () => {
   });
   it('says who took each off, and when', () => {
     const j = job();
-    j.say({ kind: 'done', step: 'off' }, 'Marit Oakes');
+    j.look('off').say({ kind: 'done', step: 'off' }, 'Marit Oakes');
     const bar = walkRows(j.state).find((r) => r.flag === 'barring-tool-fitted')!;
     expect(bar).toMatchObject({ still: false, by: { person: 'Marit Oakes' } });
     expect(bar.by!.step).toContain('off');
   });
   it('counts: what is missing is found before anything turns', () => {
-    const j = job();
+    const j = job().look('sweep-list');
     expect(open(j)).toBeNull();
     j.read('sweep-list', 'given-out', '14');
     expect(open(j)).toBe('nothing was counted back yet');

@@ -2,6 +2,8 @@ import { randomUUID } from 'node:crypto';
 import type { APIRequestContext, BrowserContext } from '@playwright/test';
 import pg from 'pg';
 import { parseSheetValue } from '../../../src/core/sheets/data-sheet.ts';
+import { looksOf } from '../../../src/core/job/run-sheet.ts';
+import { runSheets } from '../../../src/core/sheets/index.ts';
 import type { EventInput } from '../../../src/core/job/event-input.ts';
 
 type Draft = EventInput extends infer T ? (T extends unknown ? Omit<T, 'id'> : never) : never;
@@ -137,12 +139,23 @@ export const be = (context: BrowserContext, name: string, url: string) =>
 
 /** Says something to a job's log as a screen would. */
 export async function say(request: APIRequestContext, base: string, jobId: string, ...drafts: Draft[]): Promise<void> {
+  const post = (d: Draft) => request.post(`${base}/api/jobs/${jobId}/events`, { data: { id: randomUUID(), ...d } });
   for (const d of drafts) {
-    const r = await request.post(`${base}/api/jobs/${jobId}/events`, { data: { id: randomUUID(), ...d } });
+    // what a step of this name wants seen is as it should be; what another sheet's wants is refused, and not missed
+    if (d.kind === 'done') for (const l of looksAt(d.step)) await post(l);
+    const r = await post(d);
     if (!r.ok()) throw new Error(`${d.kind}: ${await r.text()}`);
   }
 }
 
+const looksAt = (id: string): Draft[] => {
+  const looks = runSheets.flatMap((s) => s.steps.filter((x) => x.id === id).flatMap(looksOf));
+  return [...new Map(looks.map((l) => [l.id, l])).values()].map((l) => ({
+    kind: 'choose',
+    school: l.id,
+    option: l.options[0]!.id
+  }));
+};
 export const done = (...steps: string[]): Draft[] => steps.map((step) => ({ kind: 'done', step }));
 /** As many counted at a step as there are. */
 export const counted = (step: string, slot: string, n: number): Draft => ({

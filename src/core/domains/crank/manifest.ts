@@ -3,6 +3,7 @@ import type { Manifest } from '../../job/manifest.ts';
 import { fields } from './fields.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
+import { proofs } from './proofs.ts';
 import { parts } from './parts.ts';
 import { rules } from './rules.ts';
 import { schools } from './schools.ts';
@@ -13,6 +14,7 @@ export const manifest = {
   name: 'crank',
   fields,
   flags,
+  proofs,
   hazards: {},
   schools,
   slots,

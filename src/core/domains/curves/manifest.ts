@@ -3,6 +3,7 @@ import { formatSpeed, formatTiming } from '../../units/format.ts';
 import { fields } from './fields.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
+import { proofs } from './proofs.ts';
 import { rules } from './rules.ts';
 import { schools } from './schools.ts';
 import { slots } from './slots.ts';
@@ -28,6 +29,7 @@ export const manifest = {
   name: 'curves',
   fields,
   flags,
+  proofs,
   hazards: {},
   schools,
   slots,

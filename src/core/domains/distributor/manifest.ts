@@ -1,6 +1,7 @@
 import type { Manifest } from '../../job/manifest.ts';
 import { fields } from './fields.ts';
 import { flags } from './flags.ts';
+import { proofs } from './proofs.ts';
 import { parts } from './parts.ts';
 import { rules } from './rules.ts';
 import { slots } from './slots.ts';
@@ -10,6 +11,7 @@ export const manifest = {
   name: 'distributor',
   fields,
   flags,
+  proofs,
   hazards: {},
   schools: {},
   slots,

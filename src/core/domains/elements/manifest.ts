@@ -2,6 +2,7 @@ import type { Manifest } from '../../job/manifest.ts';
 import { fields } from './fields.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
+import { proofs } from './proofs.ts';
 import { slots } from './slots.ts';
 import { surfaces } from './vocabulary.ts';
 
@@ -9,6 +10,7 @@ export const manifest = {
   name: 'elements',
   fields,
   flags,
+  proofs,
   hazards: {},
   schools: {},
   slots,

@@ -2,6 +2,7 @@ import { cycleDegOf, listOf, numberOf, type Engine } from '../../engine/engine.t
 import type { Manifest } from '../../job/manifest.ts';
 import { fields } from './fields.ts';
 import { flags } from './flags.ts';
+import { proofs } from './proofs.ts';
 import { hazards } from './hazards.ts';
 import { parts } from './parts.ts';
 import { rules } from './rules.ts';
@@ -13,6 +14,7 @@ export const manifest = {
   name: 'engine',
   fields,
   flags,
+  proofs,
   hazards,
   schools,
   slots,

@@ -2,6 +2,7 @@ import type { Manifest } from '../../job/manifest.ts';
 import { fields } from './fields.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
+import { proofs } from './proofs.ts';
 import { hazards } from './hazards.ts';
 import { rules } from './rules.ts';
 import { schools } from './schools.ts';
@@ -12,6 +13,7 @@ export const manifest = {
   name: 'flywheel',
   fields,
   flags,
+  proofs,
   hazards,
   schools,
   slots,

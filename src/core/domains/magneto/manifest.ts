@@ -3,6 +3,7 @@ import type { Manifest } from '../../job/manifest.ts';
 import { fields } from './fields.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
+import { proofs } from './proofs.ts';
 import { rules } from './rules.ts';
 import { schools } from './schools.ts';
 import { slots } from './slots.ts';
@@ -12,6 +13,7 @@ export const manifest = {
   name: 'magneto',
   fields,
   flags,
+  proofs,
   hazards: {},
   schools,
   slots,

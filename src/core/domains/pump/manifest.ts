@@ -2,6 +2,7 @@ import type { Manifest } from '../../job/manifest.ts';
 import { fields } from './fields.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
+import { proofs } from './proofs.ts';
 import { hazards } from './hazards.ts';
 import { parts } from './parts.ts';
 import { rules } from './rules.ts';
@@ -14,6 +15,7 @@ export const manifest = {
   name: 'pump',
   fields,
   flags,
+  proofs,
   hazards,
   schools,
   slots,

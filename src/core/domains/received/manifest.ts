@@ -2,6 +2,7 @@ import type { Manifest } from '../../job/manifest.ts';
 import { fields } from './fields.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
+import { proofs } from './proofs.ts';
 import { parts } from './parts.ts';
 import { schools } from './schools.ts';
 import { slots } from './slots.ts';
@@ -11,6 +12,7 @@ export const manifest = {
   name: 'received',
   fields,
   flags,
+  proofs,
   hazards: {},
   schools,
   slots,

@@ -1,6 +1,7 @@
 import type { Manifest, TrendRow } from '../../job/manifest.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
+import { proofs } from './proofs.ts';
 import { schools } from './schools.ts';
 import { slots } from './slots.ts';
 import { surfaces } from './vocabulary.ts';
@@ -10,6 +11,7 @@ export const manifest = {
   // what is known of springs and stop stands with the other values of the advance
   fields: [],
   flags,
+  proofs,
   hazards: {},
   schools,
   slots,

@@ -1,5 +1,4 @@
 import { admit, understand, type EventBody, type JobEvent, type Person } from '$core/job/index.ts';
-import { takesReading } from '$core/job/admit.ts';
 import type { EventInput } from '$core/job/event-input.ts';
 import { partsTaken } from '$core/job/taken.ts';
 import { stateOf } from '$core/sheets/index.ts';
@@ -93,14 +92,9 @@ async function writeOne(jobId: string, job: Job, input: EventInput, by: Person, 
   return { ...body, id: input.id, seq, at: at.toISOString(), by };
 }
 
-/** A reading needs only its slot; everything else is judged against the state of the job as it is under the lock. */
+/** Every event is judged against the state of the job as it is under the lock. */
 async function mustBeAdmitted(jobId: string, job: Job, body: EventBody, c: Queryable): Promise<void> {
   const sheet = knownSheet(job.sheet);
-  if (body.kind === 'reading') {
-    const answer = takesReading(sheet, body);
-    if (!answer.ok) throw new Refusal(422, answer.error.code, answer.error.message, answer.error.path);
-    return;
-  }
   const engine = await engineForJob(job.engineId, jobId, c);
   const log = [...(await logThrough(jobId, job.lastSeq, c)), ...job.fresh];
   const answer = admit(stateOf(sheet, engine, log), engine, log, body);

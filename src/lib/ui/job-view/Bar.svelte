@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Rule } from '$core/job/rule.ts';
   import { putRight, ruleText } from '$core/job/rules.ts';
-  import type { FlagWords } from '$core/job/run-sheet.ts';
+  import { onlyMeasured, saidWithSight, type FlagWords } from '$core/job/run-sheet.ts';
 
   interface Props {
     rule: Rule;
@@ -19,7 +19,7 @@
     (rule.on.length
       ? rule.on.filter((f) => flags[f]!.danger && now.has(f)).map((flag) => ({ flag, on: false }))
       : rule.off.map((flag) => ({ flag, on: true }))
-    ).filter(({ flag, on }) => !(flags[flag]!.counted && on))
+    ).filter(({ flag, on }) => !(on && onlyMeasured(flags[flag]!)))
   );
 </script>
 
@@ -31,7 +31,7 @@
     <p class="right">
       {#each letGo as { flag, on } (flag)}
         <button class="button" onclick={() => ontell(flag, on)}
-          >{flags[flag]!.hard ? 'Seen' : 'It is so'}: {on ? flags[flag]!.on : flags[flag]!.off}</button
+          >{saidWithSight(flags[flag]!) ? 'Seen' : 'It is so'}: {on ? flags[flag]!.on : flags[flag]!.off}</button
         >
       {/each}
       <button class="button" onclick={onhappened}>It happened</button>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { words, type StepView } from '$core/job/index.ts';
+  import { onlyMeasured, saidWithSight } from '$core/job/run-sheet.ts';
   import Caution from '../job/Caution.svelte';
   import type { ReadingLine } from '../job/line.svelte.ts';
   import type { JobSession } from '../job/session.svelte.ts';
@@ -20,9 +21,9 @@
   const inHand = $derived(session.state.steps[session.state.current ?? -1]?.step.id === v.step.id);
   const giver = (f: string) => session.sheet.steps.find((s) => s.sets.includes(f));
   /** a hard state is said with what was seen; one that is counted or measured comes from its step */
-  const bySaying = (f: string) => !(flags[f]!.counted && (flags[f]!.danger ? false : giver(f)));
+  const bySaying = (f: string) => !(onlyMeasured(flags[f]!) && !flags[f]!.danger && giver(f));
   function itIsSo(f: string, on: boolean) {
-    if (flags[f]!.hard) onask({ for: 'seen', flag: f, on });
+    if (saidWithSight(flags[f]!)) onask({ for: 'seen', flag: f, on });
     else session.say({ kind: 'say', flag: f, on });
   }
 </script>
@@ -35,14 +36,14 @@
         {#if giver(f)}<button class="link" onclick={() => (view.picked = giver(f)!.id)}>to “{giver(f)!.title}”</button
           >{/if}
         {#if bySaying(f)}<button class="link" onclick={() => itIsSo(f, true)}
-            >{flags[f]!.hard ? 'seen' : 'it is so'}: {flags[f]!.on}</button
+            >{saidWithSight(flags[f]!) ? 'seen' : 'it is so'}: {flags[f]!.on}</button
           >{:else}<span class="quiet">counted or measured there, not said here</span>{/if}
       </li>
     {/each}
     {#each v.stillOn as f (f)}<li>
         <b>{flags[f]!.off}</b>
         <button class="link" onclick={() => itIsSo(f, false)}
-          >{flags[f]!.hard ? 'seen' : 'it is so'}: {flags[f]!.off}</button
+          >{saidWithSight(flags[f]!) ? 'seen' : 'it is so'}: {flags[f]!.off}</button
         >
       </li>{/each}
   </ul>

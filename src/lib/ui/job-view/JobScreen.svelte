@@ -15,6 +15,7 @@
   import WorkSurface from './WorkSurface.svelte';
   import { setAside } from './later.ts';
   import { loadTheRest } from '../surfaces/load.ts';
+  import { looksOpen } from '$core/job/proved.ts';
   import { words, type Person } from '$core/job/index.ts';
 
   interface JobData extends SessionData {
@@ -121,6 +122,17 @@
     else spoken = 'The photograph button is beneath the instruction.';
   }
 
+  const nextLook = () => looksOpen(now, view.selected)[0];
+  /** The next thing that is looked at is as it should be; read out, so that it is heard which. */
+  function answerNext() {
+    const look = nextLook();
+    if (!look) return;
+    view.others = null;
+    const good = look.options[0]!;
+    if (session.say({ kind: 'choose', school: look.id, option: good.id }) === null)
+      spoken = `${look.question}: ${good.label}`;
+  }
+
   const acts: Record<string, () => void> = {
     j: () => view.move(1),
     k: () => view.move(-1),
@@ -130,6 +142,8 @@
     r: () => void ask({ for: 'remark', step: view.selected.step }),
     p: () => void photograph(),
     u: undo,
+    y: () => answerNext(),
+    n: () => (view.others = nextLook()?.id ?? null),
     b: () => void goto(`/bay/${data.job.id.slice(0, 6)}`)
   };
   const keys = $derived<[string, string][]>([
@@ -137,6 +151,8 @@
     ['J', 'next step'],
     ['K', 'step before'],
     ['D', 'step done'],
+    ['Y', 'the next look is as it should be'],
+    ['N', 'the other words of the next look'],
     ['S', 'skip with a reason'],
     ['A', 'amend the last reading'],
     ['R', 'remark'],

@@ -30,6 +30,8 @@
       }
       case 'skip':
         return `why is \u201c${a.step.title}\u201d skipped?`;
+      case 'reopen':
+        return 'why is a closed job opened again?';
       case 'override':
         return a.flags.length ? 'why go on without it?' : 'why go on all the same?';
       case 'seen': {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { saidWithSight } from '$core/job/run-sheet.ts';
   import { NOWHERE } from '$core/domains/crank/place/place.ts';
   import * as crankWords from '$core/domains/crank/words.ts';
   import type { JobSession } from '../job/session.svelte.ts';
@@ -52,7 +53,7 @@
   const turning = $derived(state.raised.some((r) => r.forbids.includes('turns-crank')));
   function tell(f: string, on: boolean) {
     const safe = flags[f]!.danger ? !on : on;
-    if (flags[f]!.hard && safe) onask({ for: 'seen', flag: f, on });
+    if (saidWithSight(flags[f]!) && safe) onask({ for: 'seen', flag: f, on });
     else session.say({ kind: 'say', flag: f, on });
   }
   const panel = $derived(session.sheet.panel === undefined ? undefined : panelOf(session.sheet.panel));

@@ -2,7 +2,8 @@
   import { valuesAsked, words } from '$core/job/index.ts';
   import type { Reading } from '$core/job/replayed.ts';
   import type { SchoolId } from '$core/domains/list.ts';
-  import { notSettled, reasonable } from '$core/job/admit.ts';
+  import { reasonable } from '$core/job/admit.ts';
+  import { inTheWay, looksOwed } from '$core/job/proved.ts';
   import { ruleOf, ruleText } from '$core/job/rules.ts';
   import { DEFERENCE } from '$core/job/texts.ts';
   import { timeText } from '$lib/reader/dates.ts';
@@ -36,15 +37,21 @@
   const lacks = $derived(valuesAsked(v, session.engine));
   const settled = $derived(v.state === 'done' || v.state === 'skipped');
   const open = $derived(v.state === 'open' || v.state === 'blocked' || v.state === 'repeat');
-  /** what is refused may be gone on from with a reason: not where the step would make a state true that is never overruled */
-  const left = $derived(
-    open && session.refusal?.code === 'not-proved' && !step.sets.some((f) => session.sheet.words.flags[f]?.hard)
-      ? notSettled(session.state, v)
-      : null
-  );
+  const here = $derived(session.has(step.id));
+  const wayOn = $derived(open && here ? inTheWay(session.state, v) : null);
+  /** what is refused may be gone on from with a reason, where one may */
+  const left = $derived(open && session.refusal?.code === 'not-proved' && wayOn?.letter === 'R' ? wayOn.what : null);
+  const asked = $derived(step.choices.filter((c) => !c.proves));
+  /** what took back what the step gave */
+  const lost = $derived([...session.state.fallen.values()].find((f) => f.step === step.id)?.what);
+  const said = $derived(words.headline(session.state, session.engine, v, lengthText(prefs)));
+  function reopen() {
+    // what is closed was signed for: it is opened with a reason
+    if (session.state.closed) onask({ for: 'reopen', step });
+    else session.say({ kind: 'reopen', step: step.id });
+  }
   const hazards = $derived(step.hazards.map((h) => session.sheet.words.hazards[h]!));
   const amend = (r: Reading) => onask({ for: 'amend', reading: r }, r.text);
-  const here = $derived(session.has(step.id));
   const Here = $derived(here ? surfaceHere(step.surface) : undefined);
   const given = $derived({ session, view, line, prefs, stepId: step.id, onamend: amend });
   /** the last thing that happened although it must not, until a step is done again after it */
@@ -129,10 +136,13 @@
       <p class="phase" id="step-in-hand">
         {step.phase} · {step.title}
         {#if v.state === 'done'}· done by {v.mark!.by.name}{:else if v.state === 'skipped'}· skipped by {v.mark!.by
-            .name}: {v.mark!.reason}{:else if v.state === 'repeat'}· to be repeated, what it gave was lost{/if}
+            .name}: {v.mark!.reason}{:else if v.state === 'repeat'}· to be repeated, what it gave was {lost
+            ? `taken back: ${lost}`
+            : 'lost'}{/if}
         {#if v.overruled}· overruled: {v.overruled}{/if}
       </p>
-      <h1>{words.headline(session.state, session.engine, v, lengthText(prefs))}</h1>
+      <h1>{said}</h1>
+      {#if said !== step.say && open}<p class="say">{step.say}</p>{/if}
       <p class="why">
         {step.why}
         {#if liftable}<button class="link" onclick={() => session.say({ kind: 'lift' })}
@@ -174,9 +184,13 @@
             />{/if}
         {/each}
 
-        {#if step.choices.length && !step.choicesInside}<Lazy
+        {#if asked.length && !step.choicesInside}<Lazy
             load={() => import('./StepChoices.svelte')}
-            props={{ session, choices: step.choices }}
+            props={{ session, choices: asked }}
+          />{/if}
+        {#if open && looksOwed(session.state, v).length}<Lazy
+            load={() => import('./Looks.svelte')}
+            props={{ session, view, v }}
           />{/if}
       {/if}
 
@@ -238,7 +252,7 @@
       <button class="button first" onclick={ondone}>Done <kbd>D</kbd></button>
       <button class="button" onclick={() => onask({ for: 'skip', step })}>Skip <kbd>S</kbd></button>
     {:else if settled}
-      <button class="button" onclick={() => session.say({ kind: 'reopen', step: step.id })}>Open again</button>
+      <button class="button" onclick={reopen}>Open again</button>
     {/if}
     <button class="button" onclick={() => onask({ for: 'remark', step })}>Remark <kbd>R</kbd></button>
     <a class="button" href="/bay/{session.jobId.slice(0, 6)}">Across the bay <kbd>B</kbd></a>
@@ -261,6 +275,10 @@
     font-size: var(--t2);
     color: var(--ink-2);
     margin: 4px 0 2px;
+  }
+  .say {
+    margin: 2px 0;
+    max-width: 76ch;
   }
   .why {
     color: var(--ink-2);

@@ -15,6 +15,7 @@ export type Asking =
   | { for: 'amend'; reading: Reading }
   | { for: 'amend-why'; reading: Reading; text: string; gaugeId: string | null }
   | { for: 'skip'; step: Step }
+  | { for: 'reopen'; step: Step }
   | { for: 'override'; step: Step; flags: string[]; rules?: string[]; open?: string }
   | { for: 'seen'; flag: string; on: boolean }
   | { for: 'happened'; rule: string }
@@ -115,6 +116,8 @@ export class ReadingLine {
         );
       case 'skip':
         return this.#close(this.session.say({ kind: 'skip', step: a.step.id, reason: typed }) === null);
+      case 'reopen':
+        return this.#close(this.session.say({ kind: 'reopen', step: a.step.id, reason: typed }) === null);
       case 'override':
         return this.#close(
           this.session.say({

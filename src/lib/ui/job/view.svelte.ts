@@ -10,6 +10,8 @@ import type { JobSession } from './session.svelte.ts';
 export class JobView {
   /** a step chosen by hand; null follows the work */
   picked = $state<string | null>(null);
+  /** the look whose other words are open */
+  others = $state<string | null>(null);
   /** the step at which a photograph is asked for, where the run sheet does not ask for one */
   photographing = $state<string | null>(null);
   #held = $state<number | null>(null);

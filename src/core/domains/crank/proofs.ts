@@ -1,0 +1,35 @@
+import { look, proof, type Proof } from '../../job/proof.ts';
+
+/** What proves the crank's reference. */
+export const proofs: Record<string, Proof> = {
+  'degree-wheel-on': proof(
+    'XXX-',
+    'person',
+    look('seen-wheel-off', 'Degree wheel and pointer', 'off, in the tray', [
+      'still on',
+      'take them off: they are thrown when the engine turns by power'
+    ])
+  ),
+  'probe-in': proof(
+    'XXX-',
+    'machine',
+    look('seen-probe-out', 'Probe or stop', 'out of the cylinder, its tip whole', [
+      'still in, or its tip is missing',
+      'never turn the crank: take it out, find the tip'
+    ])
+  ),
+  'piston-stop-in': proof(
+    'XXX-',
+    'machine',
+    look('seen-probe-out', 'Probe or stop', 'out of the cylinder, its tip whole', [
+      'still in, or its tip is missing',
+      'never turn the crank: take it out, find the tip'
+    ])
+  ),
+  'tdc-true': proof('XXRR', 'result'),
+  'mark-judged': proof('XFRR', 'result'),
+  'scale-made': proof('XXRR', 'result'),
+  'compression-confirmed': proof('XXRR', 'result'),
+  'crank-at-reference': proof('XXRR', 'result'),
+  'slack-taken-up': proof('XXR-', 'result')
+};
