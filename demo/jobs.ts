@@ -619,7 +619,7 @@ export const jobs: DemoJob[] = [
     promised: '2026-11-27',
     lines: [
       ...done('intake', 'safe', 'bench', 'plugs', 'bar', 'wheel'),
-      ...pairs('1.80', ['342.5', '11.5'], ['343.5', '12.0']),
+      ...pairs('1.80', ['343.0', '11.5'], ['343.0', '12.0']),
       { by: 'Jory Pell' },
       { read: '343.0', step: 'tdc', slot: 'before' }
     ]
@@ -728,7 +728,7 @@ export const jobs: DemoJob[] = [
     promised: '2026-11-26',
     lines: [
       ...upToTdc,
-      ...pairs('1.40', ['345.0', '16.0'], ['345.5', '15.5'], ['345.0', '16.0']),
+      ...pairs('1.40', ['345.0', '16.0'], ['345.0', '16.0'], ['345.5', '15.5']),
       ...done('tdc', 'probe-out', 'mark')
     ]
   },

@@ -1,4 +1,15 @@
-import { expect, open, test, stepInHand, holding, lineOf, readings, degreesIn, jobRows } from './support/bench.ts';
+import {
+  pressDone,
+  expect,
+  open,
+  test,
+  stepInHand,
+  holding,
+  lineOf,
+  readings,
+  degreesIn,
+  jobRows
+} from './support/bench.ts';
 import { A, be, workshop } from './support/workshop.ts';
 
 /** No mouse: the job from opening to the strobe's verdict, by keys alone. */
@@ -17,7 +28,7 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
   };
   const doneWith = async (title: string) => {
     await expect(phase).toHaveAccessibleName(holding(title));
-    await press('d');
+    await pressDone(page);
     await expect(phase).not.toHaveAccessibleName(holding(`· ${title}`));
   };
   /** Tab until the focus is on something with this name. */

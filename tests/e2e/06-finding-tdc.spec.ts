@@ -1,4 +1,4 @@
-import { expect, open, test, type, lineOf, degreesIn } from './support/bench.ts';
+import { pressDone, expect, open, test, type, lineOf, degreesIn } from './support/bench.ts';
 import { strokes } from './support/pdf.ts';
 import { be, DEMO } from './support/workshop.ts';
 
@@ -49,15 +49,15 @@ test('two-sided by dial: the third pair settles it, and the ring is found to hav
   await type(page, '11.5');
   await expect(head(page)).toHaveText('True TDC is where the wheel reads 357.33°');
   await expect(page.getByTestId('result')).toContainText('± 0.30°');
-  await page.keyboard.press('d');
+  await pressDone(page);
   await expect(head(page)).toContainText('Take dial and probe out');
-  await page.keyboard.press('d');
+  await pressDone(page);
   await expect(head(page)).toHaveText(
     'The mark has moved 1.1° since it was last proved: the damper’s ring may have slipped'
   );
   await expect(page.getByRole('main')).toContainText('The job of 19 May 2025 found 1.58° early');
   await expect(page.getByRole('main')).toContainText('3.8 mm along the rim');
-  await page.keyboard.press('d');
+  await pressDone(page);
   await open(page, '/engines/lock-4-pump');
   await expect(page.getByRole('heading', { name: 'The ring creeps: 2.2° earlier since 12 Jun 2023' })).toBeVisible();
   await expect(page.locator('[data-ready]')).toHaveAttribute('data-ready', 'true');

@@ -1,6 +1,6 @@
 import scenario from '../scenarios/pedestal-drive.json' with { type: 'json' };
 import { PEDESTAL_SHEET } from '../support/scenario-sheets.ts';
-import { answer, done, expect, number, open, test, type, stepInHand, holding } from './support/bench.ts';
+import { pressDone, answer, done, expect, number, open, test, type, stepInHand, holding } from './support/bench.ts';
 import { A, B, be, depth, done as finished, laidOut, say, wheel, workshop } from './support/workshop.ts';
 
 /**
@@ -276,7 +276,7 @@ test('a different distributor with a blocked housing: another tooth and tower, c
   });
 
   await test.step('nothing compared passes nothing, and what differs is told with what it may', async () => {
-    await page.keyboard.press('d');
+    await pressDone(page);
     await expect(page.getByRole('alert')).toContainText('not compared: shank, diameter');
     for (const name of ['Seat and seal are', 'The tang is', 'Capsule, latch and plug sit'])
       await page
@@ -418,7 +418,7 @@ test('leads traced tower by tower: half a cycle out is named, and put right', as
   await expect(stepInHand(page)).toHaveAccessibleName(holding('Both witness marks matched'));
   await type(page, '203');
   await expect(head(page)).toContainText('one tooth out, lift and move anticlockwise');
-  await page.keyboard.press('d');
+  await pressDone(page);
   await expect(page.getByRole('alert')).toContainText('one tooth out');
   await page.getByRole('button', { name: /rotor now/ }).click();
   await page.keyboard.type('170.2');
@@ -440,7 +440,7 @@ test('leads traced tower by tower: half a cycle out is named, and put right', as
     await one.click();
     await one.click();
     await expect(back.getByRole('status')).toHaveText('1 still to come');
-    await page.keyboard.press('d');
+    await pressDone(page);
     await expect(page.getByRole('alert')).toContainText('1 of 3 missing: find by the labels what still hangs loose');
     // nothing of it is lost with the page
     await page.reload();

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { PEDESTAL_SHEET } from '../support/scenario-sheets.ts';
-import { expect, open, test, type } from './support/bench.ts';
+import { pressDone, expect, open, test, type } from './support/bench.ts';
 import { A, be, depth, done as finished, laidOut, say, wheel, workshop } from './support/workshop.ts';
 
 /** A figure that few readings leave wide says what would narrow it most and by how much; who does so gets what was said. */
@@ -63,8 +63,8 @@ test('an end float by one place is narrowed by what is advised', async ({ page, 
   );
   await open(page, `${A}/jobs/${jobId}`);
   for (const w of ['1.60', '1.61', '1.60']) await type(page, w);
-  await page.keyboard.press('d');
-  await page.keyboard.press('d');
+  await pressDone(page);
+  await pressDone(page);
   await type(page, '0.50 + 0.48 + 0.40');
   await expect(page.getByTestId('budget').first()).toContainText('the blades’ own ±');
   const first = await told(page);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, holding, open, stepInHand, test, type } from './support/bench.ts';
+import { pressDone, expect, holding, open, stepInHand, test, type } from './support/bench.ts';
 import { PEDESTAL_SHEET } from '../support/scenario-sheets.ts';
 import { A, be, done as finished, foundTdc, laidOut, say, workshop } from './support/workshop.ts';
 
@@ -31,7 +31,7 @@ test('the starter is refused while the bar is on the crank, and the engine is fo
   await say(context.request, A, jobId, ...toReference);
   await open(page, `/jobs/${jobId}`);
   await go(page, /Time and prove/, /First start/);
-  await page.keyboard.press('d');
+  await pressDone(page);
   const alert = page.getByRole('alert').first();
   await expect(alert).toContainText(/^\s*Never .*Why: .*Put it right first: /);
   // what happened is said at its bar
@@ -136,7 +136,7 @@ test('in the drive family: a pedestal is not tightened onto its gauge washer, an
   );
   await open(page, `/jobs/${jobId}`);
   await to(page, 'Packing and pedestal on');
-  await page.keyboard.press('d');
+  await pressDone(page);
   await expect(refused(page)).toContainText(
     'Never fit the pedestal for good, or turn by the starter, with the washer in.'
   );
@@ -202,7 +202,7 @@ test('in the curve family: an advance opened without a tray and a count is tried
   );
   await open(page, `/jobs/${jobId}`);
   await to(page, 'Parts changed without loss');
-  await page.keyboard.press('d');
+  await pressDone(page);
   await expect(refused(page)).toContainText(/^\s*Never work on springs, bush or stop nut without a tray and a count/);
   await expect(refused(page)).toContainText(/Why: The stud breaks, .*Put it right first: /);
   // somebody had opened it all the same
@@ -220,14 +220,14 @@ test('in the curve family: an advance opened without a tray and a count is tried
   await to(page, 'Tray laid, parts counted');
   await page.getByRole('button', { name: 'Open again' }).click();
   await type(page, '7');
-  await page.keyboard.press('d');
+  await pressDone(page);
   await expect(bars(page).getByText('No tray, no count')).toHaveCount(0);
   await to(page, 'Parts changed without loss');
   await type(page, '7');
-  await page.keyboard.press('d');
+  await pressDone(page);
   await expect(page.getByText(/Done: Parts changed without loss/)).toBeAttached();
   await to(page, 'Weights free with the new parts');
-  await page.keyboard.press('d');
+  await pressDone(page);
   await to(page, 'Curve swept again');
   await expect(page.getByRole('main')).toContainText('Held.');
   await expect(page.getByRole('main')).not.toContainText('weights move and return');

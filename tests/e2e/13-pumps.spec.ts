@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import lift from '../scenarios/plunger-lift.json' with { type: 'json' };
 import bench from '../scenarios/pump-bench.json' with { type: 'json' };
 import { DIESEL } from '../support/pump-jobs.ts';
-import { answer, expect, open, test } from './support/bench.ts';
+import { pressDone, answer, expect, open, test } from './support/bench.ts';
 import { A, be, done as finished, say, workshop } from './support/workshop.ts';
 import {
   card,
@@ -249,7 +249,7 @@ test('a rotary pump locked at the start of injection, proved by a second approac
   await open(page, `${A}/jobs/${jobId}`);
   await test.step('a gear goes on a taper only when it is clean', async () => {
     await page.getByRole('button', { name: /^Gear held on its running flank/ }).click();
-    await page.keyboard.press('d');
+    await pressDone(page);
     await expect(page.getByRole('alert').first()).toContainText(
       'Never fit a gear without a key on a taper that is not clean and dry'
     );

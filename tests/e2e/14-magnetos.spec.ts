@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import magneto from '../scenarios/magneto.json' with { type: 'json' };
 import two from '../scenarios/two-stroke.json' with { type: 'json' };
 import { SAW, TWO_STROKE } from '../support/magneto-jobs.ts';
-import { expect, open, test } from './support/bench.ts';
+import { pressDone, expect, open, test } from './support/bench.ts';
 import { A, be, done as finished, say, workshop } from './support/workshop.ts';
 import { card, choose, done, head, read, strokeSigns as signs, topFound, type } from './support/working.ts';
 
@@ -179,7 +179,7 @@ test('a two-stroke of three cylinders: every mark, every lead, the stop, and the
   await open(page, `${A}/jobs/${jobId}`);
   await test.step('no running without water', async () => {
     await page.getByRole('button', { name: /^Started, and warm/ }).click();
-    await page.keyboard.press('d');
+    await pressDone(page);
     await expect(page.getByRole('alert').first()).toContainText(
       /Never (run the engine without its cooling water|crank with the throttle held open)/
     );

@@ -136,7 +136,11 @@ export function unproved(state: JobState): Unproved {
     for (const s of shortsOf({ ...state, flags }, v)) {
       if (s.flag === null || !given.includes(s.flag) || fallen.has(s.flag)) continue;
       // a log from before looks were asked has none of them
-      if (s.short === 'nothing' && looksOf(v.step).some((l) => s.what.startsWith(l.question) && !asked.has(l.id)))
+      if (
+        s.short === 'nothing' &&
+        s.letter !== 'K' &&
+        looksOf(v.step).some((l) => s.what.startsWith(l.question) && !asked.has(l.id))
+      )
         continue;
       if (s.letter === 'R' && reasons.open(s.what)) onWord.set(s.flag, reasons.said!);
       else if (s.letter !== 'F') fallen.set(s.flag, { step: v.step.id, what: s.what, again: s.letter !== 'K' });

@@ -36,7 +36,7 @@
           >
         {:else}
           <span class="words" role="group" aria-labelledby="look-{look.id}">
-            {#each look.options.filter((o) => opened || !o.holds) as o, k (o.id)}
+            {#each look.options.filter((o, k) => opened || (!o.holds && (isNext || k === 0))) as o, k (o.id)}
               <button onclick={() => say(look.id, o.id)}
                 >{o.label}{#if isNext && k === 0 && !opened}&nbsp;<kbd>Y</kbd>{/if}</button
               >
@@ -68,7 +68,7 @@
     border-bottom: 1px solid var(--rule);
   }
   .what {
-    flex: 0 1 220px;
+    flex: 0 1 210px;
     color: var(--ink-2);
   }
   .next .what {
@@ -79,6 +79,7 @@
     text-decoration: underline double;
   }
   .words {
+    flex: 1 1 320px;
     display: flex;
     flex-wrap: wrap;
     gap: 6px;
