@@ -154,11 +154,12 @@ function stillToDo(state: JobState, len: LengthText): Card['open'] {
 /** What was answered with a word at the steps that ask so. */
 function answers(state: JobState): Card['schools'] {
   // what is chosen in a drawing or table stands among the results of its trade
-  return state.sheet.steps
-    .filter((s) => !s.choicesInside)
-    .flatMap((s) => s.choices)
-    .flatMap((c) => {
-      const chosen = c.options.find((o) => o.id === state.replayed.chosen.get(c.id));
-      return chosen ? [{ title: c.question, way: chosen.label }] : [];
-    });
+  const asked = state.sheet.steps.flatMap((s) => s.choices.filter((c) => !s.choicesInside || c.proves));
+  // what several steps ask is answered once
+  return [...new Map(asked.map((c) => [c.id, c])).values()].flatMap((c) => {
+    const chosen = c.options.find((o) => o.id === state.replayed.chosen.get(c.id));
+    return chosen
+      ? [{ title: c.question, way: c.proves ? `${chosen.label} (looked at, not measured)` : chosen.label }]
+      : [];
+  });
 }

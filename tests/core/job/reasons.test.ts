@@ -83,7 +83,10 @@ describe('a reason to go on all the same', () => {
           open: 'anything',
           reason: 'in a hurry'
         });
-        expect(answer, step.title).toMatchObject({ ok: false, error: { code: 'not-proved' } });
+        expect(answer, step.title).toMatchObject({
+          ok: false,
+          error: { code: expect.stringMatching(/^(not-proved|nothing-open)$/) }
+        });
         tried++;
       }
     expect(tried).toBeGreaterThan(10);

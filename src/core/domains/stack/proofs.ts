@@ -4,7 +4,7 @@ import { look, proof, type Proof } from '../../job/proof.ts';
 export const proofs: Record<string, Proof> = {
   'bottoming-ok': proof('XXXX', 'machine'),
   'engagement-ok': proof('XXXX', 'machine'),
-  'pattern-read': proof('XFRR', 'machine'),
+  'pattern-read': proof('XRRR', 'machine'),
   'gauge-washer-in': proof(
     'XXX-',
     'machine',

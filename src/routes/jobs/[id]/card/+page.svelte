@@ -59,7 +59,7 @@
             <table>
               <tbody>
                 {#if card.parts.length}<tr><td>Parts taken</td><td class="strong">{card.parts.join(', ')}</td></tr>{/if}
-                {#each card.schools as s (s.title)}<tr><td>{s.title}</td><td class="strong">{s.way}</td></tr>{/each}
+                {#each card.schools as s, k (k)}<tr><td>{s.title}</td><td class="strong">{s.way}</td></tr>{/each}
               </tbody>
             </table>
           {/if}
