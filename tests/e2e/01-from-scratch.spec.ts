@@ -119,7 +119,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     const result = page.getByTestId('result');
     await expect(result).toContainText(`${want.out.tdcWheelDeg.toFixed(2)}°`);
     // worked apart: the middles' scatter pooled with 0.1°/√2, steps, and the fixed errors of wheel and dial
-    await expect(result).toContainText('± 0.30°');
+    await expect(result).toContainText('± 0.36°');
     const middles = await readingsTable(page).locator('tbody tr td:nth-child(4)').allTextContents();
     expect(middles.map(number)).toEqual(want.out.perPair.map((p: { tdcWheelDeg: number }) => p.tdcWheelDeg));
     await expect(readings(page)).toContainText(`Spread of the pairs ${want.out.spreadDeg.toFixed(2)}°`);
@@ -232,7 +232,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     const second = answer('second strobe');
     await type(page, second.typed[0]);
     await expect(result).toContainText(`${second.expect.corrected.toFixed(2)}° before`);
-    await expect(result).toContainText('± 0.74°');
+    await expect(result).toContainText('± 0.77°');
     await expect(result.getByText('in', { exact: true })).toBeVisible();
     await done(page, 'Initial timing by strobe');
   });
@@ -241,7 +241,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     await done(page, 'Clamp at torque');
     await page.getByRole('link', { name: 'Job card' }).click();
     const card = page.getByRole('main');
-    await expect(card).toContainText('6.83° ± 0.74° before');
+    await expect(card).toContainText('6.83° ± 0.77° before');
     await expect(card).toContainText('2.67° early');
     await expect(card).toContainText('works card 14');
     await expect(card.getByRole('row', { name: /wheel, before the top/ })).toHaveCount(3);

@@ -122,14 +122,15 @@ const hooksOn = (log: readonly JobEvent[], e: EventOf<'amend'> | Extract<EventBo
   return mine.has(e.basis);
 };
 
-/** What keeps people whole is never skipped while it is not so. */
+/** What secures an engine is never skipped while it is not so; a step that may not be needed at all is asked about instead. */
 function maySkip(state: JobState, v: StepView): Answer {
   const { flags } = state.sheet.words;
   const lacks = provedAt(v.step, flags).find((f) => {
-    const { proof, danger } = flags[f]!;
-    return proof?.harm === 'person' && state.flags.has(f) === (proof.off || danger);
+    const { proof, danger, always } = flags[f]!;
+    const off = proof?.off || danger;
+    return always === true && !off && proof?.harm === 'person' && !state.flags.has(f);
   });
-  if (lacks === undefined) return yes;
+  if (lacks === undefined || v.asks) return yes;
   const w = flags[lacks]!;
   return fail('never-skipped', 'step', { step: v.step.title, state: w.proof!.off ? w.off : w.on });
 }
