@@ -45,7 +45,9 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
       await page.getByLabel('Smallest step it shows').fill(String(resolution));
       await page.getByLabel('Accuracy ±, as stated').fill(String(accuracy));
       // this workshop has measured how much its hands scatter
-      await page.getByLabel('Scatter of one reading').fill(kind === 'dial' ? '0.003' : kind === 'wheel' ? '0.3' : '0.1');
+      await page
+        .getByLabel('Scatter of one reading')
+        .fill(kind === 'dial' ? '0.003' : kind === 'wheel' ? '0.3' : '0.1');
       await page.getByLabel('Found from so many repeats').fill('21');
       await page.getByRole('button', { name: 'Add to the tray' }).click();
       await expect(page.getByRole('cell', { name: String(name), exact: true })).toBeVisible();
