@@ -156,10 +156,21 @@ function answers(state: JobState): Card['schools'] {
   // what is chosen in a drawing or table stands among the results of its trade
   const asked = state.sheet.steps.flatMap((s) => s.choices.filter((c) => !s.choicesInside || c.proves));
   // what several steps ask is answered once
-  return [...new Map(asked.map((c) => [c.id, c])).values()].flatMap((c) => {
+  const said = [...new Map(asked.map((c) => [c.id, c])).values()].flatMap((c) => {
     const chosen = c.options.find((o) => o.id === state.replayed.chosen.get(c.id));
-    return chosen
-      ? [{ title: c.question, way: c.proves ? `${chosen.label} (looked at, not measured)` : chosen.label }]
-      : [];
+    return chosen ? [{ c, chosen }] : [];
   });
+  const looks = said.filter((x) => x.c.proves);
+  const bad = looks.filter((x) => x.chosen.holds).map((x) => `${x.c.question}: ${x.chosen.label}`);
+  return [
+    ...said.filter((x) => !x.c.proves).map((x) => ({ title: x.c.question, way: x.chosen.label })),
+    ...(looks.length === 0
+      ? []
+      : [
+          {
+            title: 'Looked at, not measured',
+            way: `${looks.length - bad.length} of ${looks.length} as they should be${bad.length ? `; ${bad.join('; ')}` : ''}`
+          }
+        ])
+  ];
 }
