@@ -1,5 +1,10 @@
 import { look, proof, type Proof } from '../../job/proof.ts';
 
+const probeOut = look('seen-probe-out', 'Probe or stop', 'out of the cylinder, its tip whole', [
+  'still in, or its tip is missing',
+  'never turn the crank: take it out, find the tip'
+]);
+
 /** What proves the crank's reference. */
 export const proofs: Record<string, Proof> = {
   'degree-wheel-on': proof(
@@ -10,22 +15,8 @@ export const proofs: Record<string, Proof> = {
       'take them off: they are thrown when the engine turns by power'
     ])
   ),
-  'probe-in': proof(
-    'XXX-',
-    'machine',
-    look('seen-probe-out', 'Probe or stop', 'out of the cylinder, its tip whole', [
-      'still in, or its tip is missing',
-      'never turn the crank: take it out, find the tip'
-    ])
-  ),
-  'piston-stop-in': proof(
-    'XXX-',
-    'machine',
-    look('seen-probe-out', 'Probe or stop', 'out of the cylinder, its tip whole', [
-      'still in, or its tip is missing',
-      'never turn the crank: take it out, find the tip'
-    ])
-  ),
+  'probe-in': proof('XXX-', 'machine', probeOut),
+  'piston-stop-in': proof('XXX-', 'machine', probeOut),
   'tdc-true': proof('XXRR', 'result'),
   'mark-judged': proof('XFRR', 'result'),
   'scale-made': proof('XXRR', 'result'),
