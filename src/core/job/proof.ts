@@ -1,4 +1,4 @@
-import type { StepChoice } from './run-sheet.ts';
+import type { Harm, StepChoice } from './run-sheet.ts';
 
 /**
  * What happens to a state that its step does not prove: `X` the step stays open; `R` it may be finished with a reason, and the
@@ -17,8 +17,7 @@ export interface Proof {
   looks: readonly StepChoice[];
   /** one letter for each shortfall, in their order */
   letters: string;
-  /** who or what is hurt by a state that is not true */
-  harm: 'person' | 'machine' | 'result';
+  harm: Harm;
   /** it proves that the state is gone, as it does for every danger */
   off?: true;
 }
@@ -52,7 +51,7 @@ export function look(id: string, question: string, good: string | readonly strin
 /** A proof as a trade writes it down. */
 export const proof = (
   letters: `${Letter}${Letter}${Letter}${Letter}`,
-  harm: Proof['harm'],
+  harm: Harm,
   ...looks: StepChoice[]
 ): Proof => ({
   letters,

@@ -3,7 +3,6 @@ import type { GaugeKind } from '../tray/gauge-kinds.ts';
 import type { PartKind } from '../tray/part-kinds.ts';
 import type { Quantity } from '../units/units.ts';
 import type { Act, Place } from './acts.ts';
-import type { Proof } from './proof.ts';
 import type { Rule } from './rule.ts';
 import type { Thing } from './things.ts';
 
@@ -192,6 +191,9 @@ export interface Fit {
   otherwise: string;
 }
 
+/** Who or what is hurt by a state that is not true. */
+export type Harm = 'person' | 'machine' | 'result';
+
 export interface FlagWords {
   /** the state as the bench says it, and its opposite */
   on: string;
@@ -211,7 +213,7 @@ export interface FlagWords {
   /** it matters only where this question was not answered with no: what is not fitted need not be plugged */
   only?: string;
   /** what a step does that does not prove it, who is hurt by it, and by which looks it is proved */
-  proof?: { letters: string; harm: Proof['harm']; off: boolean; looks: readonly string[] };
+  proof?: { letters: string; harm: Harm; off: boolean; looks: readonly string[] };
 }
 
 /** Whether a state that is made good by hand is said with what was seen. */
