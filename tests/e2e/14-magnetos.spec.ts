@@ -411,7 +411,7 @@ test('a distributor is checked on its engine before it comes out, from an empty 
   await card(
     page,
     jobId,
-    'replaced: it floats 0.210 ± 0.024 mm; it swings 4.50 ± 0.22°',
+    'replaced: it floats 0.210 ± 0.024 mm; it swings 4.50 ± 0.64°',
     'stays, with a remark: steady, earth lead sound; at its worst lobe the gap is 0.520',
     'Gap at a lobe, one after another',
     'housing and block'

@@ -3,6 +3,7 @@ import type { Advised } from './advised.ts';
 import type { ParsedReading } from '../calculations/reading/reading-parse.ts';
 import type { GaugeKind } from '../tray/gauge-kinds.ts';
 import type { JobEvent } from './events.ts';
+import type { Shortfall } from './proof.ts';
 import type { Reading, Replayed, StepMark } from './replayed.ts';
 import type { Rule } from './rule.ts';
 import type { RunSheet, Slot, Step } from './run-sheet.ts';
@@ -121,13 +122,21 @@ export interface RepeatGroup {
 }
 
 /** What a surface says of a step, and how its figures are read. Everything here may be left out. */
+/** What the readings of a step leave open, where its words alone do not tell how. */
+export interface Open {
+  what: string;
+  short: Shortfall;
+  /** it is of the result, and not of the state that the step makes true: a reason goes on, and the state stands on its proof */
+  aside?: true;
+}
+
 export interface SurfaceWords<State = any> {
   /** the finding at its top; null leaves the instruction there */
   headline?: (state: State, v: StepView, len: LengthText) => string | null;
   /** the same finding as data: what to do next, how far and which way; null: there is nothing to do but read on */
   advice?: (state: State, v: StepView) => Advised | null;
   /** what its readings leave open; null when they settle it */
-  open?: (state: State, v: StepView) => string | null;
+  open?: (state: State, v: StepView) => string | Open | null;
   /** where the next figure goes, where that does not follow from the slots alone; null: it takes none */
   aim?: (state: State, step: Step, prefer?: string) => Aim | null;
   /** takes off what is typed beside the figure, as the side of the top in `17.6 a` */

@@ -88,7 +88,12 @@ export function judgedSlot(
   const mine = ofLastSetting(readings.filter((r) => r.slot === slot.slot));
   if (mine.length === 0) return null;
   const alone = aloneOf(engine, slot, mine);
-  return judge(engine, slot, alone ? { ...oneReading(alone), n: mine.length } : settledOf(mine, slot.slot)!, mark);
+  return judge(
+    engine,
+    slot,
+    alone ? { ...oneReading(alone), n: mine.length } : settledOf(mine, slot.slot, slot.seekU)!,
+    mark
+  );
 }
 
 /** The reading of a slot that speaks by itself; null where the slot's readings are one figure together. */
@@ -118,7 +123,7 @@ export const settledU = (j: Judged): number =>
 /** A judged figure as advice on a setting needs it: which share of its doubt further readings narrow. */
 export function asRead(readings: readonly Reading[], slot: Slot, j: Judged): Read {
   const counted = countedOf(readings.filter((r) => r.slot === slot.slot));
-  const gauge = gaugeOfAll(counted);
+  const gauge = gaugeOfAll(counted, slot.seekU);
   const values = counted.map((r) => r.value);
   const rest = Math.hypot(fixedU(gauge), j.uMark ?? 0);
   const uHand = Math.sqrt(Math.max(0, j.u ** 2 - rest ** 2));

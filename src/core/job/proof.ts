@@ -49,11 +49,7 @@ export function look(id: string, question: string, good: string | readonly strin
 }
 
 /** A proof as a trade writes it down. */
-export const proof = (
-  letters: `${Letter}${Letter}${Letter}${Letter}`,
-  harm: Harm,
-  ...looks: StepChoice[]
-): Proof => ({
+export const proof = (letters: `${Letter}${Letter}${Letter}${Letter}`, harm: Harm, ...looks: StepChoice[]): Proof => ({
   letters,
   harm,
   looks

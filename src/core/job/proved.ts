@@ -1,4 +1,4 @@
-import { surfaceOf, type Fallen, type JobState, type StepView } from './domain.ts';
+import { surfaceOf, type Fallen, type Open, type JobState, type StepView } from './domain.ts';
 import { letterOf, type Letter, type Shortfall } from './proof.ts';
 import { reasonsAt } from './reasons.ts';
 import { looksOf, slotOf, type FlagWords, type Look, type Step } from './run-sheet.ts';
@@ -55,7 +55,8 @@ export function shortsOf(state: JobState, v: StepView): Short[] {
   };
   // figures first: what they say is looked into before anything else is
   const made = claimed.filter((f) => !v.step.clears.includes(f));
-  for (const f of open ? (made.length > 0 ? made : claimed) : []) add(f, open!.short, open!.what);
+  if (open?.aside) add(null, open.short, open.what);
+  else for (const f of open ? (made.length > 0 ? made : claimed) : []) add(f, open!.short, open!.what);
   for (const f of claimed) {
     for (const l of looksOf(v.step).filter((x) => x.proves.includes(f))) {
       const said = lookSaid(state, l);
@@ -63,15 +64,15 @@ export function shortsOf(state: JobState, v: StepView): Short[] {
       else if (said.holds !== null) add(f, 'out', said.holds);
     }
   }
-  if (claimed.length === 0 && open) add(null, open.short, open.what);
+  if (claimed.length === 0 && open && !open.aside) add(null, open.short, open.what);
   return out;
 }
 
 /** What the figures and answers of a step leave open, and in which way; null where they settle it. */
-function openAt(state: JobState, v: StepView): Pick<Short, 'short' | 'what'> | null {
-  const what =
+function openAt(state: JobState, v: StepView): Open | null {
+  const open =
     surfaceOf(state.domains, v.step.surface).open?.(state, v) ?? heldBy(state, v.step) ?? tallyOpen(state, v);
-  if (what !== null) return { what, short: shortfallOf(what, state, v) };
+  if (open !== null) return typeof open === 'string' ? { what: open, short: shortfallOf(open, state, v) } : open;
   const unnamed = v.step.slots.find((s) => needsGauge(state, v.step, s.slot));
   return unnamed ? { short: 'no-gauge', what: `${unnamed.label}: no gauge named` } : null;
 }

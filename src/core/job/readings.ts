@@ -43,9 +43,11 @@ export const finerThanTyped = (mine: readonly Reading[]): number | null => {
 /**
  * The gauge of readings that count together, in the hand that took them. Where all of them were typed in coarser steps than it
  * shows, as whole degrees on a wheel of halves, those steps count.
+ * @param seekU standard deviation with which the thing itself is found again, as the snap an ear hears; same unit
  */
-export function gaugeOfAll(mine: readonly Reading[]): Gauge {
-  const gauge = gaugeOf(mine[0]!);
+export function gaugeOfAll(mine: readonly Reading[], seekU = 0): Gauge {
+  const held = gaugeOf(mine[0]!);
+  const gauge = held.scatter === undefined ? held : { ...held, scatter: Math.hypot(held.scatter, seekU) };
   return finerThanTyped(mine) === null ? gauge : typedInSteps(gauge, Math.min(...mine.map((r) => r.resolution)));
 }
 
@@ -64,12 +66,12 @@ export function byLastGauge<R extends Pick<Reading, 'gauge'>>(readings: readonly
   return readings.filter((r) => r.gauge?.id === last);
 }
 
-/** Mean of the readings of a slot with what hand, step and accuracy make of it; null without any. */
-export function settledOf(readings: readonly Reading[], slot: string): Settled | null {
+/** Mean of the readings of a slot (`seekU` as in gaugeOfAll) with what hand, step and accuracy make of it; null without any. */
+export function settledOf(readings: readonly Reading[], slot: string, seekU = 0): Settled | null {
   const mine = countedOf(readings.filter((r) => r.slot === slot));
   if (mine.length === 0) return null;
   const values = mine.map((r) => r.value);
-  const gauge = gaugeOfAll(mine);
+  const gauge = gaugeOfAll(mine, seekU);
   const { u, unknown, disagree } = repeatedU(sampleSd(values), values.length, gauge);
   return {
     value: mean(values),

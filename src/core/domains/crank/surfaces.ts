@@ -7,7 +7,8 @@ import type { PairRow } from './tdc-pair-rows.ts';
 import { signText, signToRepeat } from './signs.ts';
 import { listOf, type surfaces as names } from './vocabulary.ts';
 import { cycleDegOf } from '../../engine/engine.ts';
-import { mod } from '../../numerics/angles.ts';
+import { mod, wrap180 } from '../../numerics/angles.ts';
+import type { Reading } from '../../job/replayed.ts';
 import { pinU } from './place/turning.ts';
 import { crankTarget, markFinding, planTo } from './words.ts';
 import type { CrankState } from './works.ts';
@@ -106,7 +107,14 @@ function tdcOpen(state: CrankState): string | null {
 
 /** Pairs that lie further apart than this hand scatters, and what to look at. */
 const pairsApart = ({ work: { tdc } }: CrankState): string =>
-  `the pairs lie ${degText(tdc.pairs?.spreadDeg ?? 0, 2)} apart, more than this hand scatters: look whether wheel, pointer or stop moved, then read one more`;
+  tdc.tops.length > 0
+    ? `the readings lie ${degText(topsApart(tdc.tops), 2)} apart, more than flat top and hand explain: look whether wheel or pointer moved, then read one more`
+    : `the pairs lie ${degText(tdc.pairs?.spreadDeg ?? 0, 2)} apart, more than this hand scatters: look whether wheel, pointer or stop moved, then read one more`;
+
+const topsApart = (tops: readonly Reading[]): number => {
+  const at = tops.map((r) => wrap180(r.value - tops[0]!.value));
+  return Math.max(...at) - Math.min(...at);
+};
 
 /** The sign that speaks against the others, in its words. */
 function repeatText(state: CrankState): string {
@@ -139,6 +147,7 @@ function tdcHeadline(state: CrankState, v: StepView, len: LengthText): string | 
     case 'highest':
     case 'rod':
       if (t.nextSlot === 'top-dial') return 'Turn to where the dial stands highest and read it';
+      if (t.found?.disagree) return capital(pairsApart(state));
       return found ? `${found}, give or take the flat top` : 'Read the wheel where the piston stands highest';
     case 'mark':
       return found ?? 'No earlier job has proved this mark: choose another way';

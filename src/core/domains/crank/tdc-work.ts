@@ -3,7 +3,7 @@ import { highestU, ROD } from '../../calculations/tdc/flat-top.ts';
 import { isTdcMethod, type TdcMethod } from '../../calculations/tdc/tdc-methods.ts';
 import { tdcDwell, type Dwell } from '../../calculations/tdc/tdc-dwell.ts';
 import type { CalcError } from '../../errors/result.ts';
-import { gaugeCombine } from '../../calculations/gauge/gauge-combine.ts';
+import { gaugeCombine, type Combined } from '../../calculations/gauge/gauge-combine.ts';
 import { repeatedU, stepU, type Gauge } from '../../calculations/gauge/hand.ts';
 import { settledVerdict } from '../../job/judged.ts';
 import { lastGaugeOf, type Settled } from '../../job/readings.ts';
@@ -26,7 +26,7 @@ export interface TdcFound {
   uDeg: number;
   /** nothing tells how much the hand scatters: uDeg is the gauges' alone */
   scatterUnknown?: true;
-  /** its pairs lie further apart than this hand scatters: never called in */
+  /** its pairs or readings lie further apart than this hand scatters: never called in */
   disagree?: true;
 }
 
@@ -168,16 +168,30 @@ function fromTops(work: TdcWork, slider: ReturnType<typeof sliderOf>, wheel: Gau
   const input = { readings: work.tops.map((r) => wrap180(r.value - first)), gauge: wheel };
   const all = gaugeCombine(input);
   const tdc = wrap360(first + all.mean);
+  const { u, disagree } = topsU(all, input.readings.length, wheel, flat);
   Object.assign(work, {
     found: {
       tdcWheelDeg: tdc,
       errorDeg: wrap180(tdc),
-      uDeg: Math.hypot(flat, all.u),
-      ...(all.scatterUnknown ? { scatterUnknown: true } : {})
+      uDeg: Math.hypot(flat, u),
+      ...(all.scatterUnknown ? { scatterUnknown: true } : {}),
+      ...(disagree ? { disagree: true } : {})
     },
     calc: 'gauge.combine',
     input
   });
+}
+
+/**
+ * Standard uncertainty of the mean of readings of a highest point, the flat top left out. Readings that differ by no more than
+ * the flat top explains do not disagree: the hand counts as it is known, and the flat top is added once, by the caller.
+ * @param flat standard uncertainty of the flat top, degrees
+ */
+function topsU(all: Combined, n: number, wheel: Gauge, flat: number): { u: number; disagree: boolean } {
+  if (wheel.scatter === undefined) return { u: all.u, disagree: false };
+  const { disagree } = repeatedU(all.s, n, { ...wheel, scatter: Math.hypot(wheel.scatter, flat) });
+  const hand = Math.min(all.s, Math.max(wheel.scatter, stepU(wheel)));
+  return { u: disagree ? all.u : repeatedU(hand, n, wheel).u, disagree };
 }
 
 export const bare = (g: Gauge): Gauge => ({ resolution: g.resolution, accuracy: g.accuracy });

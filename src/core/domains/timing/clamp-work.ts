@@ -6,6 +6,7 @@ import type { Reading } from '../../job/replayed.ts';
 import { judgedBy, plusMinus } from '../../job/texts.ts';
 import { timingLimits, timingPm } from '../../units/format.ts';
 import { slots } from './slots.ts';
+import type { Open } from '../../job/domain.ts';
 import type { Advised } from '../../job/advised.ts';
 import type { TimingState } from './works.ts';
 
@@ -73,15 +74,19 @@ export function clampHeadline(state: TimingState): string | null {
   return torqueText(torque, CLAMP) + then;
 }
 
-/** What the step leaves open. */
-export function clampOpen(state: TimingState): string | null {
+/** What the step leaves open. A timing too near its limit says nothing against the clamp, which stands at its torque. */
+export function clampOpen(state: TimingState): string | Open | null {
   const { torque, moved, stands } = clampWork(state);
   const left = torque && torqueLeft(torque, CLAMP);
   if (left) return left;
   if (moved?.real) return 'tightening the clamp has moved the timing';
-  return stands && offCentre(stands)
-    ? `with the clamp tight the timing is ${stands.verdict!.state === 'out' ? 'outside its limits' : 'near its limit, too close to call'}`
-    : null;
+  if (!stands || !offCentre(stands)) return null;
+  if (stands.verdict!.state === 'out') return 'with the clamp tight the timing is outside its limits';
+  return {
+    what: 'with the clamp tight the timing is near its limit, too close to call',
+    short: 'undecided',
+    aside: true
+  };
 }
 
 /** The same as data: where tightening moved it, or it stands off, the strobe's step is opened again. */
