@@ -6,6 +6,9 @@ import { sheetOf, stateOf } from '../src/core/sheets/index.ts';
 import type { SignKind } from '../src/core/calculations/cycle/cycle-evidence.ts';
 import type { PartKind } from '../src/core/tray/part-kinds.ts';
 import { baseUnit } from '../src/core/units/units.ts';
+import { cycleDegOf } from '../src/core/engine/engine.ts';
+import { crankTarget } from '../src/core/domains/crank/words.ts';
+import type { StepView } from '../src/core/job/domain.ts';
 import { looksOpen } from '../src/core/job/proved.ts';
 import { withTransaction, type Queryable } from '../src/lib/server/db/pool.ts';
 import { engineById } from '../src/lib/server/repositories/engines.ts';
@@ -87,6 +90,15 @@ export async function writeJob(job: DemoJob): Promise<void> {
       const body: EventBody = read.out;
       // what a step wants seen, felt or answered was as it should be, wherever a job does not say otherwise
       const view = body.kind === 'done' ? state.steps.find((v) => v.step.id === body.step) : undefined;
+      const there = view && wheelThere(state, view);
+      if (there) {
+        const at = understand(
+          { kind: 'reading', step: view.step.id, slot: 'stands', ...typed(there, view.step.id, 'stands') },
+          { gauge: (g) => tray.find((x) => x.id === g), part: () => undefined, quantityOf: () => undefined }
+        );
+        if (!at.ok) throw new Error(`${job.key}, line ${n + 1}: ${at.error.message}`);
+        await write(at.out, `${n} stands`, 60_000, c);
+      }
       for (const l of view ? looksOpen(state, view) : [])
         await write({ kind: 'choose', school: l.id, option: l.options[0]!.id }, `${n} ${l.id}`, 20_000, c);
       const answer = admit(stateOf(sheet, engine, log), engine, log, body);
@@ -109,6 +121,13 @@ export async function writeJob(job: DemoJob): Promise<void> {
     const when = new Date(at).toISOString();
     await insertEvent(id, log.length + 1, eventId, body, by.id, c, when);
     log.push({ ...body, id: eventId, seq: log.length + 1, at: when, by } as JobEvent);
+  }
+
+  /** What is read where a step brought the crank, to the half degree: no demo job says it otherwise. Null where it is read. */
+  function wheelThere(state: ReturnType<typeof stateOf>, { step }: StepView): string | null {
+    if (step.surface !== 'plan' || state.readings.some((r) => r.step === step.id)) return null;
+    const wheelDeg = crankTarget(state, step, cycleDegOf(engine))?.wheelDeg;
+    return wheelDeg === undefined ? null : (Math.round(wheelDeg * 2) / 2).toFixed(1);
   }
 
   /** A figure as it is typed, with the first gauge of its kind, as the screen proposes it. */

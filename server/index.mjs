@@ -19,6 +19,13 @@ const HEADERS = {
 };
 // a photograph is the largest thing that is sent; what is text is limited where it is read
 const LARGEST = 2048 * 1024;
+/** Slow lines are looked for each second: by itself Node looks every half minute, and cuts them that much later. */
+const LINES = {
+  headersTimeout: 10_000,
+  requestTimeout: 30_000,
+  keepAliveTimeout: 5000,
+  connectionsCheckingInterval: 1000
+};
 const GRACE_MS = 3000;
 const DRAIN_MS = 2000;
 
@@ -36,7 +43,7 @@ const { handler } = await import('../build/handler.js');
 
 let ending = false;
 
-const server = createServer({ headersTimeout: 10_000, requestTimeout: 30_000, keepAliveTimeout: 5000 }, (req, res) => {
+const server = createServer(LINES, (req, res) => {
   for (const [k, v] of Object.entries(HEADERS)) res.setHeader(k, v);
   if (ending) res.setHeader('connection', 'close');
   res.on('finish', () => drained(req));
@@ -92,16 +99,18 @@ function finish(signal) {
 }
 
 for (const s of ['SIGTERM', 'SIGINT']) process.on(s, () => end(s));
-// a promise nobody waits for is noted, and ends nothing
-process.on('unhandledRejection', (e) => {
-  // where, and not what: a message may quote what was written
-  const where = String(e?.stack ?? '')
-    .split('\n')
-    .filter((l) => /^\s+at /.test(l));
-  console.error(
-    [`${new Date().toISOString()} error an unexpected failure, ${e?.name} ${e?.code ?? ''}`, ...where].join('\n')
-  );
-});
+// a promise nobody waits for, or an error thrown in a timer, a stream or a listener, is noted and ends nothing: every request
+// writes in a transaction of its own, so that none is left half done
+for (const s of ['unhandledRejection', 'uncaughtException'])
+  process.on(s, (e) => {
+    // where, and not what: a message may quote what was written
+    const where = String(e?.stack ?? '')
+      .split('\n')
+      .filter((l) => /^\s+at /.test(l));
+    console.error(
+      [`${new Date().toISOString()} error an unexpected failure, ${e?.name} ${e?.code ?? ''}`, ...where].join('\n')
+    );
+  });
 
 // whoever looks after this server is gone: it would be in the way of the next one
 const parent = process.ppid;

@@ -44,6 +44,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   try {
     mustBeOurs(event.request, event.url);
     mustBeReadable(event.url);
+    mustBeNamed(event.url);
   } catch (e) {
     if (!(e instanceof Refusal)) throw e;
     return answer(e);
@@ -91,6 +92,13 @@ function mustBeReadable(url: URL): void {
     throw new Refusal(400, 'bad-address', 'This address cannot be read.');
   }
   if (!isClean(text)) throw new Refusal(422, 'bad-address', 'This address holds a character that no address here has.');
+}
+
+/** An action is looked up by the name in the address: one that every object has by itself (`?/constructor`) is no action. */
+function mustBeNamed(url: URL): void {
+  const action = /^\?\/([^&=]*)/.exec(url.search)?.[1];
+  if (action !== undefined && decodeURIComponent(action) in Object.prototype)
+    throw new Refusal(404, 'not-found', 'There is no such action at this address.');
 }
 
 /** What the framework says itself of an address of the API (no such method, no such route) is JSON too. */

@@ -1,59 +1,26 @@
-import { spawn } from 'node:child_process';
-import { chmodSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync } from 'node:fs';
 import { basename, dirname, join, resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import pg from 'pg';
-import { contents, dropDatabase, ensureDatabase, migrate, withClient } from './database.mjs';
-import { dataHome } from './paths.mjs';
+import { to as copyTo } from 'pg-copy-streams';
+import { openArchive, writeArchive } from './backup/archive.mjs';
+import { load, mustBeOurs } from './backup/load.mjs';
+import { oneAtATime } from './backup/one-at-a-time.mjs';
+import { digest, migrationsOf, tablesOf, unlisted } from './backup/tables.mjs';
+import { contents, ensureDatabase, migrate, migrations, withClient } from './database.mjs';
+import { dataHome, root } from './paths.mjs';
 import { letIn } from './roles.mjs';
 import { Stop, say } from './stop.mjs';
 
-/** What a workshop consists of; everything else is worked out from it again. */
-const TABLES = ['person', 'workshop', 'engine', 'sheet_value', 'gauge', 'stock_item', 'stock_move', 'job', 'event'];
-const BESIDE = '_reading_back';
-
 export const backupFolder = () => join(dataHome(), 'backups');
 
-/** What a database holds, table by table: how many rows, and a digest over all of them. */
-async function digest(c) {
-  const out = {};
-  for (const t of TABLES) {
-    const { rows } = await c.query(
-      `SELECT count(*)::int AS n, coalesce(md5(string_agg(h, '' ORDER BY h)), '') AS sum FROM (SELECT md5(x::text) AS h FROM ${t} x) r`
-    );
-    out[t] = rows[0];
-  }
-  return out;
-}
+const appVersion = () => JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')).version;
 
-const differing = (a, b) => TABLES.filter((t) => a[t].n !== b[t].n || a[t].sum !== b[t].sum);
-
-/** Runs a program of PostgreSQL against a database; the password goes by the environment. */
-function tool(bin, program, url, args) {
-  const u = new URL(url);
-  const at = ['-h', u.hostname, '-p', u.port || '5432', '-U', decodeURIComponent(u.username)];
-  return new Promise((done, failed) => {
-    const child = spawn(join(bin, program), [...at, ...args], {
-      env: { ...process.env, PGPASSWORD: decodeURIComponent(u.password) },
-      stdio: ['ignore', 'ignore', 'pipe']
-    });
-    let said = '';
-    child.stderr.on('data', (t) => (said = (said + t).slice(-2000)));
-    child.on('error', failed);
-    child.on('close', (code) =>
-      code === 0
-        ? done()
-        : failed(
-            /No space left/.test(said)
-              ? new Stop('The disk is full: free some space and run this again.')
-              : new Stop(`${program} did not succeed: ${said.trim().split('\n').at(-1)}`)
-          )
-    );
-  });
-}
+/** A database in which the lock of backups is held: one that no restore replaces. */
+const adminOf = (db) => db.main?.url('postgres') ?? db.url();
 
 /**
- * Writes a database into a file and proves it: the file is read back into a database beside it, and every table of the two
+ * Writes a workshop into a file and proves it: the file is read back into a database beside it, and every table of the two
  * is compared. Only a file that agrees takes its name; an earlier one of that name stands until then.
  */
 export async function backup(db, file, quiet = false) {
@@ -61,88 +28,147 @@ export async function backup(db, file, quiet = false) {
   if (existsSync(to) && statSync(to).isDirectory()) throw new Stop(`${to} is a folder: name a file.`);
   if (!existsSync(dirname(to))) throw new Stop(`There is no folder ${dirname(to)}: make it first, or name another.`);
   const coming = `${to}.coming`;
-  const bin = db.main.bin();
-  const admin = db.main.url('postgres');
-  const scratch = db.name + BESIDE;
-  const c = new pg.Client({ connectionString: db.url() });
-  await c.connect();
-  try {
-    // both are of one moment, whatever is written meanwhile
-    await c.query('BEGIN TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY');
-    const { rows } = await c.query('SELECT pg_export_snapshot() AS id');
-    const there = await digest(c);
-    await tool(bin, 'pg_dump', db.url(), ['-Fc', `--snapshot=${rows[0].id}`, '-f', coming, '-d', db.name]);
-    chmodSync(coming, 0o600);
-    await c.query('COMMIT');
-    await readInto(bin, admin, scratch, coming, db.main.url(scratch));
-    const differs = differing(there, await withClient(db.main.url(scratch), digest));
-    if (differs.length)
-      throw new Stop(`The backup does not agree with the database (${differs.join(', ')}): it is not kept.`);
-    renameSync(coming, to);
-    if (!quiet)
-      say(
-        `${there.engine.n} engines, ${there.job.n} jobs and ${there.event.n} log entries are in ${to}, read back and compared.`
-      );
-    return to;
-  } finally {
-    await c.end().catch(() => {});
+  return oneAtATime(adminOf(db), db.name, async (scratch) => {
     rmSync(coming, { force: true });
-    await dropDatabase(admin, scratch);
+    try {
+      const has = await write(db, coming);
+      await readBack(db, coming, scratch);
+      renameSync(coming, to);
+      if (!quiet) say(`${inWords(has)} are in ${to}, read back and compared.`);
+      return to;
+    } catch (e) {
+      throw e.code === 'ENOSPC' || e.code === '53100'
+        ? new Stop('The disk is full: free some space and run this again.')
+        : e;
+    } finally {
+      rmSync(coming, { force: true });
+    }
+  });
+}
+
+/** Writes all of a workshop as it is at one moment, whatever is written meanwhile. */
+function write(db, file) {
+  return withClient(db.url(), async (c) => {
+    await c.query(`SET TIME ZONE 'UTC'`);
+    await c.query('BEGIN TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY');
+    const strange = await unlisted(c);
+    if (strange.length) throw new Stop(`No backup would hold ${strange.join(', ')}: these tables are not Nemrik’s.`);
+    const tables = [];
+    for (const t of await tablesOf(c)) tables.push({ ...t, ...(await digest(c, t.name)) });
+    const has = await contents(db.url());
+    const about = {
+      app: appVersion(),
+      made: new Date().toISOString(),
+      demo: has.demo,
+      migrations: await migrationsOf(c),
+      tables
+    };
+    await writeArchive(file, about, (t) =>
+      c.query(copyTo(`COPY ${t.name} (${t.columns.map(pg.escapeIdentifier).join(', ')}) TO STDOUT`))
+    );
+    await c.query('COMMIT');
+    const n = (name) => tables.find((t) => t.name === name).rows;
+    return { engines: n('engine'), jobs: n('job'), events: n('event') };
+  });
+}
+
+/** Reads a file back as a restore would. In a foreign database that lets nobody make one beside it, the file alone is checked. */
+async function readBack(db, file, scratch) {
+  const archive = await openArchive(file);
+  try {
+    await ensureDatabase(adminOf(db), scratch);
+    await load(beside(db, scratch), archive, file);
+  } catch (e) {
+    if (e.code !== '42501') throw e;
+    say('The database lets nobody make one beside it: the backup is checked by its hashes, and not read back.');
+  } finally {
+    archive.close();
   }
 }
 
-async function readInto(bin, admin, name, file, url) {
-  await dropDatabase(admin, name);
-  await ensureDatabase(admin, name);
-  await tool(bin, 'pg_restore', url, ['--exit-on-error', '--no-owner', '--no-privileges', '-d', name, file]);
+function beside(db, name) {
+  const u = new URL(db.url());
+  u.pathname = `/${name}`;
+  return u.href;
 }
 
 /**
- * Puts a backup in the place of the database. It is read whole and brought up to this version first; what was there is
- * kept under another name until the next time. Nothing is replaced before somebody has said so.
+ * Puts a backup in the place of the database. All of the file is checked before a byte of it is used; then it is read into a
+ * database of its own and brought up to this version. What was there is kept under another name until the next time. Nothing is
+ * replaced before somebody has said so.
  */
 export async function restore(db, file, { yes = false } = {}) {
   const from = resolve(file);
   if (!existsSync(from)) throw new Stop(`There is no file ${from}.`);
-  const admin = db.main.url('postgres');
-  const coming = db.name + BESIDE;
+  const archive = await openArchive(from);
   try {
-    await readInto(db.main.bin(), admin, coming, from, db.main.url(coming));
-    await migrate(db.main.url(coming));
-    const will = await contents(db.main.url(coming));
-    if (!will) throw new Stop(`${from} holds no workshop of Nemrik’s. Nothing was changed.`);
-    const has = await held(db);
-    say(`${basename(from)} holds ${inWords(will)}.`);
-    if (has)
-      say(
-        `It takes the place of ${inWords(has)}, which stay in the database ${db.name}_before until the next restore.`
-      );
-    if (has && !yes && !(await agreed('Replace them? Type yes: '))) throw new Stop('Nothing was changed.');
-    await withClient(admin, async (c) => {
-      await swap(c, db.name, coming);
-    });
-    await letIn(db.url(), 'nemrik_app', db.main.appPassword());
-    const now = await contents(db.url());
-    if (JSON.stringify(now) !== JSON.stringify(will)) throw new Stop('What was read back is not what the file held.');
-    say(`Done, and read back: ${inWords(now)}.`);
+    mustBeOurs(archive, migrations(), from);
+    await oneAtATime(adminOf(db), db.name, (scratch) => putBack(db, archive, from, scratch, yes));
   } finally {
-    await dropDatabase(admin, coming);
+    archive.close();
   }
 }
 
-/** The one that comes takes the name, in one transaction; what had it stands beside. */
+async function putBack(db, archive, from, coming, yes) {
+  const admin = adminOf(db);
+  await ensureDatabase(admin, coming);
+  const url = beside(db, coming);
+  await load(url, archive, from);
+  await migrate(url);
+  if (archive.manifest.demo)
+    await withClient(url, (c) => c.query(`COMMENT ON TABLE person IS 'demo workshop, complete'`));
+  const will = await contents(url);
+  const has = await held(db);
+  say(`${basename(from)}, of ${archive.manifest.made}, holds ${inWords(will)}.`);
+  if (has)
+    say(`It takes the place of ${inWords(has)}, which stay in the database ${db.name}_before until the next restore.`);
+  if (has && !yes && !(await agreed('Replace them? Type yes: '))) throw new Stop('Nothing was changed.');
+  await withClient(admin, (c) => swap(c, db.name, coming));
+  await letIn(db.url(), 'nemrik_app', db.main.appPassword());
+  const now = await contents(db.url());
+  if (JSON.stringify(now) !== JSON.stringify(will)) throw new Stop('What was read back is not what the file held.');
+  say(`Done, and read back: ${inWords(now)}.`);
+}
+
+/** How often a name is tried for while others still hold a line to the database. */
+const TRIES = 20;
+
+/**
+ * The one that comes takes the name, in one transaction; what had it stands beside. The one that stood beside before is dropped
+ * only afterwards: there is always one to go back to.
+ */
 async function swap(c, name, coming) {
   const id = pg.escapeIdentifier;
-  await c.query(`DROP DATABASE IF EXISTS ${id(`${name}_before`)} WITH (FORCE)`);
-  await c.query(
-    'SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = ANY($1) AND pid <> pg_backend_pid()',
-    [[name, coming]]
-  );
-  const { rowCount } = await c.query('SELECT 1 FROM pg_database WHERE datname = $1', [name]);
-  await c.query('BEGIN');
-  if (rowCount) await c.query(`ALTER DATABASE ${id(name)} RENAME TO ${id(`${name}_before`)}`);
-  await c.query(`ALTER DATABASE ${id(coming)} RENAME TO ${id(name)}`);
-  await c.query('COMMIT');
+  const [before, aside] = [`${name}_before`, `${name}_before_next`];
+  const has = async (n) => (await c.query('SELECT 1 FROM pg_database WHERE datname = $1', [n])).rowCount > 0;
+  const drop = (n) => c.query(`DROP DATABASE IF EXISTS ${id(n)} WITH (FORCE)`);
+  // left by one that was killed between the two: it is the newer one
+  if (await has(aside)) {
+    await drop(before);
+    await c.query(`ALTER DATABASE ${id(aside)} RENAME TO ${id(before)}`);
+  }
+  const replaces = await has(name);
+  for (let n = 1; ; n++) {
+    await c.query(
+      'SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = ANY($1) AND pid <> pg_backend_pid()',
+      [[name, coming]]
+    );
+    try {
+      await c.query('BEGIN');
+      if (replaces) await c.query(`ALTER DATABASE ${id(name)} RENAME TO ${id(aside)}`);
+      await c.query(`ALTER DATABASE ${id(coming)} RENAME TO ${id(name)}`);
+      await c.query('COMMIT');
+      break;
+    } catch (e) {
+      await c.query('ROLLBACK');
+      // somebody got in again meanwhile
+      if (e.code !== '55006' || n === TRIES) throw e;
+      await new Promise((r) => setTimeout(r, 50));
+    }
+  }
+  if (!replaces) return;
+  await drop(before);
+  await c.query(`ALTER DATABASE ${id(aside)} RENAME TO ${id(before)}`);
 }
 
 async function held(db) {
@@ -172,7 +198,7 @@ async function agreed(question) {
 export async function nightly(db) {
   mkdirSync(backupFolder(), { recursive: true, mode: 0o700 });
   const day = new Date().toLocaleDateString('en-GB', { weekday: 'long' }).toLowerCase();
-  return backup(db, join(backupFolder(), `nightly-${day}.dump`));
+  return backup(db, join(backupFolder(), `nightly-${day}.nemrik`));
 }
 
 const KEPT_BEFORE = 5;
@@ -181,7 +207,7 @@ const KEPT_BEFORE = 5;
 export async function beforeUpgrade(db) {
   mkdirSync(backupFolder(), { recursive: true, mode: 0o700 });
   const at = new Date().toISOString().slice(0, 19).replace(/\D/g, '');
-  const file = await backup(db, join(backupFolder(), `before-upgrade-${at}.dump`), true);
+  const file = await backup(db, join(backupFolder(), `before-upgrade-${at}.nemrik`), true);
   const old = readdirSync(backupFolder())
     .filter((f) => f.startsWith('before-upgrade-'))
     .sort()

@@ -16,15 +16,22 @@ export async function dropDatabase(adminUrl, name) {
   await withClient(adminUrl, (c) => c.query(`DROP DATABASE IF EXISTS ${pg.escapeIdentifier(name)} WITH (FORCE)`));
 }
 
-/** Applies what is not yet applied, in one transaction; two at once wait for each other. */
-export async function migrate(databaseUrl) {
+/** The changes to the tables that this version knows, in their order. */
+export const migrations = () =>
+  readdirSync(join(root, 'migrations'))
+    .filter((f) => f.endsWith('.sql'))
+    .map((f) => f.replace('.sql', ''))
+    .sort();
+
+/** Applies what is not yet applied, or the first `count` of it, in one transaction; two at once wait for each other. */
+export async function migrate(databaseUrl, count = Infinity) {
   const quiet = { info() {}, warn() {}, debug() {}, error: (m) => process.stderr.write(`${m}\n`) };
   return runner({
     databaseUrl,
     dir: join(root, 'migrations'),
     direction: 'up',
     migrationsTable: 'pgmigrations',
-    count: Infinity,
+    count,
     checkOrder: true,
     singleTransaction: true,
     advisoryLockMode: 'wait',
@@ -34,10 +41,7 @@ export async function migrate(databaseUrl) {
 
 /** The migrations that a database does not have yet. */
 export async function pending(databaseUrl) {
-  const all = readdirSync(join(root, 'migrations'))
-    .filter((f) => f.endsWith('.sql'))
-    .map((f) => f.replace('.sql', ''))
-    .sort();
+  const all = migrations();
   return withClient(databaseUrl, async (c) => {
     const { rows } = await c.query(`SELECT to_regclass('pgmigrations') IS NOT NULL AS there`);
     if (!rows[0].there) return all;

@@ -1,5 +1,6 @@
 import pg from 'pg';
 import { alive, expect, open, test, type, lineOf, readings, readingsTable } from './support/bench.ts';
+import { addresses, filled } from './support/routes.ts';
 import { A, be, depth, foundTdc, say, toTdc, wheel, workshop } from './support/workshop.ts';
 
 test.beforeEach(({ context }) => be(context, 'ida', A));
@@ -205,6 +206,60 @@ test.describe('over HTTP', () => {
     ).toBe(403);
     await context.clearCookies();
     expect((await post(events, { id: crypto.randomUUID(), kind: 'remark', text: 'x' })).status()).toBe(401);
+  });
+
+  test('no body, however deep, wide, long or odd, ends the server or gets a 500, at any address', async ({
+    context
+  }) => {
+    test.setTimeout(120_000);
+    const { jobId, engineId } = await workshop(['ida']);
+    const places = addresses().map((a) =>
+      filled(a, { id: a.includes('engine') ? engineId : jobId, name: 'curve.match' })
+    );
+    expect(places).toContain(`/api/jobs/${jobId}/events`);
+    expect(places.length).toBeGreaterThan(25);
+    const deep = (open: string, close: string) => `${open.repeat(60_000)}1${close.repeat(60_000)}`;
+    const bodies = {
+      deep: deep('[', ']'),
+      'deep in objects': deep('{"a":', '}'),
+      'deep and never closed': '['.repeat(200_000),
+      wide: `[${'0,'.repeat(100_000)}0]`,
+      long: JSON.stringify({ text: 'x'.repeat(240_000) }),
+      'as if it held itself': '{"$ref":"#","a":{"$ref":"#/a"},"__proto__":{"a":{"constructor":{"prototype":{}}}}}'
+    };
+    const answers: string[] = [];
+    for (const [what, data] of Object.entries(bodies)) {
+      for (const path of places)
+        for (const method of ['POST', 'PUT']) {
+          const r = await context.request.fetch(`${A}${path}`, {
+            method,
+            data,
+            headers: { 'content-type': 'application/json' }
+          });
+          if (r.status() < 400 || r.status() >= 500) answers.push(`${what} to ${method} ${path}: ${r.status()}`);
+        }
+      // two at once of what goes to a thread, and a calculation of somebody else behind them
+      const sent = await Promise.all(
+        [data, data, '{"readings":[1,2],"gauge":{"resolution":0.1,"accuracy":0.1}}'].map((d, k) =>
+          context.request.post(`${A}/api/calc/${k < 2 ? 'curve.match' : 'gauge.combine'}`, {
+            data: d,
+            headers: { 'content-type': 'application/json' }
+          })
+        )
+      );
+      expect(sent.map((r) => r.status())).toEqual([422, 422, 200]);
+    }
+    expect(answers).toEqual([]);
+    expect((await context.request.get(`${A}/api/health/ready`)).status()).toBe(200);
+  });
+
+  test('an action is called by its own name only', async ({ context }) => {
+    await workshop(['ida']);
+    for (const name of ['__proto__', 'constructor', '__proto__&x=1', 'toString', '%5f%5fproto__', 'nothing'])
+      expect([
+        name,
+        (await context.request.post(`${A}/tray?/${name}`, { form: { a: 'b' }, headers: { origin: A } })).status()
+      ]).toEqual([name, 404]);
   });
 
   test('an address that leads nowhere says so', async ({ page }) => {

@@ -92,7 +92,7 @@ test('a magneto with an impulse coupling: its tooth, its snap, its running spark
   );
   await open(page, `${A}/jobs/${jobId}`);
   await test.step('the snap is heard three times', async () => {
-    await expect(page.getByText('fit for a hand start').first()).toBeVisible();
+    await expect(page.getByText('Never start it by hand before the snap was heard').first()).toBeVisible();
     const heard = (magneto.journey[2] as unknown as { typed: string[] }).typed;
     // the mark reads 2° early here: true TDC lies where the wheel, zeroed on it, shows 358
     for (const t of heard) await type(page, `${Math.abs(Number(t)) - 2} a`);

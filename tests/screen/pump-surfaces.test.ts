@@ -182,7 +182,7 @@ describe('magneto and flywheel', () => {
     expect(says(crank)).toBe('crank 24.0° before, spring 0 % wound');
     for (let k = 0; k < 4; k++) await press(crank, 'ArrowRight', { shiftKey: true });
     expect(says(crank)).toContain('spring let go');
-    expect(on.text()).toContain('fit for a hand start');
+    expect(on.text()).toContain('Never start it by hand before the snap was heard');
   });
   it('draws every mark, and says how large the errors are drawn', async () => {
     const j = new PlayedJob(engineWith(TWO_STROKE), 'two-stroke');

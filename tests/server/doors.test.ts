@@ -12,7 +12,7 @@ import { withoutRows } from '$lib/server/log.ts';
 import { addEngine } from '$lib/server/repositories/engines.ts';
 import { logOf } from '$lib/server/repositories/events.ts';
 import { addPerson, people } from '$lib/server/repositories/people.ts';
-import { isClean, mustBeClean } from '$lib/server/text.ts';
+import { isClean, mustBeClean, mustBeShallow } from '$lib/server/text.ts';
 import { letIn } from '../../scripts/lib/roles.mjs';
 import { allowedHosts, nameIn, originsIn, protocolOf, refusal } from '../../server/hosts.mjs';
 import { freshDatabase, smallWorkshop } from './support.ts';
@@ -108,6 +108,17 @@ describe('text', () => {
       path: 'list.0.text'
     });
     expect(await refused(() => mustBeClean({ 'k\u0000': 1 }))).toMatchObject({ code: 'bad-text' });
+  });
+});
+
+describe('how deep a body is nested', () => {
+  const nested = (n: number) => `${'['.repeat(n)}${']'.repeat(n)}`;
+  it('is limited before it is parsed, and brackets in a text do not count', async () => {
+    expect((await refused(() => mustBeShallow(nested(33)))).code).toBe('too-deep');
+    expect((await refused(() => mustBeShallow('{"a":'.repeat(60_000)))).code).toBe('too-deep');
+    expect(() => mustBeShallow(nested(32))).not.toThrow();
+    expect(() => mustBeShallow(JSON.stringify({ a: `"${nested(99)}\\`, b: [nested(99)] }))).not.toThrow();
+    expect(() => mustBeShallow('[[],'.repeat(1) + '[]'.repeat(1) + ']')).not.toThrow();
   });
 });
 

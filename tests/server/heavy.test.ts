@@ -63,6 +63,20 @@ describe('long calculations', () => {
     await work.close();
   });
 
+  it('with an input that no thread can take fail alone, and keep no thread', async () => {
+    const work = new HeavyWork(script, { ...limits, workers: 1 });
+    const began = Date.now();
+    // waiting behind another, it is handed over from a listener of that one's thread
+    const said = [
+      code(work.run('sleeps', 20, 'a')),
+      code(work.run('sleeps', () => 0, 'b')),
+      code(work.run('sleeps', 1, 'c'))
+    ];
+    expect(await Promise.all(said)).toEqual(['done', expect.stringContaining('could not be cloned'), 'done']);
+    expect(Date.now() - began).toBeLessThan(limits.ms);
+    await work.close();
+  });
+
   it('that fail say so to who asked, and to nobody else', async () => {
     const work = new HeavyWork(script, limits);
     const [dies, next] = await Promise.all([code(work.run('dies', 0, 'a')), code(work.run('sleeps', 1, 'b'))]);

@@ -4,7 +4,8 @@ import { slotOf } from '../../src/core/job/run-sheet.ts';
 import { looksOpen } from '../../src/core/job/proved.ts';
 import { tallies } from '../../src/core/job/tally.ts';
 import { sheetOf, stateOf } from '../../src/core/sheets/index.ts';
-import { type Engine, type SheetValue } from '../../src/core/engine/engine.ts';
+import { crankTarget } from '../../src/core/domains/crank/words.ts';
+import { cycleDegOf, type Engine, type SheetValue } from '../../src/core/engine/engine.ts';
 import { parseSheetValue } from '../../src/core/sheets/data-sheet.ts';
 import type { PartKind } from '../../src/core/tray/part-kinds.ts';
 import { baseUnit } from '../../src/core/units/units.ts';
@@ -95,10 +96,19 @@ export class PlayedJob {
   done(...steps: string[]): this {
     for (const step of steps) {
       this.count(step);
+      this.stands(step);
       this.look(step);
       this.say({ kind: 'done', step });
     }
     return this;
+  }
+  /** The crank brought where a step wants it, and read there, where nothing was read yet. */
+  private stands(id: string): void {
+    const { state } = this;
+    const view = this.view(id);
+    if (view.step.surface !== 'plan' || state.readings.some((r) => r.step === id)) return;
+    const target = crankTarget(state, view.step, cycleDegOf(this.engine));
+    if (target?.wheelDeg !== undefined) this.read(id, 'stands', target.wheelDeg.toFixed(1));
   }
   /** What a step wants looked at, felt or answered and nobody has: all is as it should be. */
   look(id: string): this {

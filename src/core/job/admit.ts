@@ -46,7 +46,7 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
     case 'skip':
       return withStep(state, e.step, (v) => maySkip(state, v));
     case 'override': {
-      const strange = e.flags.find((f) => !flags[f]);
+      const strange = e.flags.find((f) => !Object.hasOwn(flags, f));
       if (strange !== undefined) return fail('no-such-choice', 'flags', { what: strange });
       return withStep(state, e.step, (v) => mayBeOverruled(state, v, e));
     }
@@ -230,7 +230,7 @@ function mayBeOverruled(
 /** A state said by hand: one that keeps people or machines whole is said with what was seen, or comes from its step alone. */
 function maySay(state: JobState, e: { flag: string; on: boolean; seen?: string }): Answer {
   const { flags } = state.sheet.words;
-  const f = flags[e.flag];
+  const f = Object.hasOwn(flags, e.flag) ? flags[e.flag] : undefined;
   if (!f) return fail('no-such-choice', 'flag', { what: e.flag });
   const off = f.proof?.off ?? f.danger;
   if (e.on === off) return yes;

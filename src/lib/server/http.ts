@@ -3,7 +3,7 @@ import type { z } from 'zod';
 import { isAway, Refusal, unavailable } from './errors.ts';
 import { log } from './log.ts';
 import type { Photo } from './repositories/photos.ts';
-import { mustBeClean } from './text.ts';
+import { mustBeClean, mustBeShallow } from './text.ts';
 
 const MAX_BODY = 256 * 1024;
 
@@ -36,11 +36,11 @@ export async function readJson(request: Request, max = MAX_BODY): Promise<unknow
     throw new Refusal(400, 'cut-short', 'The request was cut short: send it once more.');
   }
   if (text.length > max) throw tooLarge(max);
+  mustBeShallow(text);
   let value: unknown;
   try {
     value = JSON.parse(text);
   } catch (e) {
-    // no JSON, or nested deeper than can be read
     throw Object.assign(new Refusal(422, 'bad-input', 'The body is not JSON.'), { cause: e });
   }
   mustBeClean(value);

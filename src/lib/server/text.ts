@@ -17,7 +17,31 @@ export const unclean = (path: string): Refusal =>
     path
   );
 
-/** Refuses a value in which a text or a name is not clean, wherever it stands in it. Depth is bounded by the parser of the request. */
+/** How deep a body may be nested. The deepest that any route or calculation takes has eight levels. */
+const DEEPEST = 32;
+
+/** Refuses a text of JSON that is nested deeper than anything here takes, before it is parsed: what walks it may recurse. */
+export function mustBeShallow(json: string): void {
+  let depth = 0;
+  let quoted = false;
+  for (let k = 0; k < json.length; k++) {
+    const c = json[k];
+    if (quoted) {
+      if (c === '\\') k++;
+      else if (c === '"') quoted = false;
+    } else if (c === '"') quoted = true;
+    else if (c === '[' || c === '{') {
+      if (++depth > DEEPEST)
+        throw new Refusal(
+          422,
+          'too-deep',
+          `The body is nested deeper than ${DEEPEST} levels: nothing here takes that.`
+        );
+    } else if (c === ']' || c === '}') depth--;
+  }
+}
+
+/** Refuses a value in which a text or a name is not clean, wherever it stands in it. */
 export function mustBeClean(value: unknown, path = ''): void {
   const left: [unknown, string][] = [[value, path]];
   while (left.length > 0) {

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { manifests } from '$core/domains/all.ts';
 import { settledFigures } from '$core/job/index.ts';
 import { jobCard } from '$core/job/card.ts';
+import { handStart } from '$core/domains/magneto/magneto-work.ts';
 import { jobsThatFollow } from '$core/domains/received/decisions.ts';
 import { sheetConflicts } from '$core/sheets/data-sheet.ts';
 import magneto from '../../scenarios/magneto.json' with { type: 'json' };
@@ -30,13 +31,15 @@ describe('a magneto with an impulse coupling', () => {
   it('says what its lag makes of the spark, and of a hand start', () => {
     const { lagCrankDeg, snapBtdc } = magneto.journey[0]!.expect.out as { lagCrankDeg: number; snapBtdc: number };
     expect(saw().state.work.magneto.lag).toMatchObject({ lagCrankDeg, snapBtdc, kickback: false });
-    expect(headline(saw(), 'snap')).toContain('fit for a hand start');
+    expect(headline(saw(), 'snap')).toContain(
+      'Never start it by hand before the snap was heard at the top or after it'
+    );
     const kicks = saw({ lagDeg: '5' });
     expect(headline(kicks, 'snap')).toContain('Never start it by hand');
     kicks.say({ kind: 'choose', school: 'start-by', option: 'hand' });
     const refused = kicks.tryTo({ kind: 'done', step: 'start' });
     expect(!refused.ok && refused.error.message).toContain(
-      'Never start it by hand while its impulse fires before the top'
+      'Never start it by hand while its impulse fires before the top, or before its snap was heard'
     );
     kicks.say({ kind: 'choose', school: 'start-by', option: 'starter' });
     const other = kicks.tryTo({ kind: 'done', step: 'start' });
@@ -72,6 +75,20 @@ describe('a magneto with an impulse coupling', () => {
     expect(headline(job, 'snap')).toMatch(
       /^Snap at 7\.8° ± \d\.\d° after with the mark\u2019s error taken off: in, limits /
     );
+  });
+  it.each([
+    ['4 after', ['4a', '4a', '4a'], 'late', null],
+    ['12 before', ['12b', '12b', '12b'], 'kicks', 'which may be before the top: it kicks back. Never start it by hand'],
+    ['not heard', [], 'unheard', null]
+  ])('a hand start goes by what was heard, here %s', (_, heard, says, text) => {
+    const job = bolted();
+    for (const t of heard) job.say(job.reading('snap', 'snap', t, { ...FINE_WHEEL, scatter: 0.4 }));
+    expect(handStart(job.state.work.magneto)).toBe(says);
+    job.say({ kind: 'choose', school: 'start-by', option: 'hand' });
+    expect(job.state.raised.some((r) => r.id === 'hand-kick')).toBe(says !== 'late');
+    if (text) expect(JSON.stringify(jobCard(job.state, job.engine, mm))).toContain(text);
+    job.say({ kind: 'choose', school: 'start-by', option: 'starter' });
+    expect(job.state.raised.some((r) => r.id === 'hand-kick')).toBe(false);
   });
   it('tells two lobes apart, and a flange that moved the snap', () => {
     const job = bolted();

@@ -1,5 +1,5 @@
 import type { Advised } from '../../job/advised.ts';
-import type { SurfaceWords, StepView } from '../../job/domain.ts';
+import type { Open, SurfaceWords, StepView } from '../../job/domain.ts';
 import { cycleState } from '../../calculations/cycle/cycle-state.ts';
 import { finerThanTyped } from '../../job/readings.ts';
 import { capital, degText, lower, plusMinus, several, type LengthText } from '../../job/texts.ts';
@@ -74,12 +74,22 @@ function planAdvice(state: CrankState, v: StepView): Advised | null {
   };
 }
 
-/** Read at this step, the crank does not stand where the step brings it, by more than half a division and its own doubt. */
-function planOpen(state: CrankState, v: StepView): string | null {
+/**
+ * What is open where the crank is brought somewhere: not read there, read with no TDC to count from, or it does not stand where
+ * the step brings it, by more than half a division and its own doubt.
+ */
+function planOpen(state: CrankState, v: StepView): string | Open | null {
   const { crank } = state.work;
-  const read = state.readings.find((r) => r.id === crank.reading && r.step === v.step.id);
   const target = crankTarget(state, v.step, cycleDegOf(state.engine));
-  if (!read || !target || crank.crankDeg === null) return null;
+  if (!target) return null;
+  const read = state.readings.find((r) => r.id === crank.reading && r.step === v.step.id);
+  if (!read) {
+    // a step that was done with a reading has since been left for the next
+    const left = v.mark?.state === 'done' && state.readings.some((r) => r.step === v.step.id);
+    return left ? null : { what: 'where the crank stands is not read on the wheel', short: 'nothing' };
+  }
+  if (crank.crankDeg === null)
+    return { what: 'the wheel is read, and where true TDC lies on it is not known', short: 'undecided' };
   const period = crank.strokeKnown && !target.eitherTdc ? cycleDegOf(state.engine) : 360;
   const on = mod(crank.crankDeg - target.deg, period);
   const off = on > period / 2 ? on - period : on;

@@ -1,4 +1,4 @@
-import { mod, wrap180 } from '../../numerics/angles.ts';
+import { mod, wrap180, wrap360 } from '../../numerics/angles.ts';
 import { crankPlan, type CrankPlan, type PlanStep } from '../../calculations/crank/crank-plan.ts';
 import { cycleDegOf, type Engine } from '../../engine/engine.ts';
 import { gaugeOf } from '../../job/readings.ts';
@@ -42,12 +42,24 @@ export interface CrankTarget {
   eitherTdc: boolean;
   /** whole turns on the way there, at least */
   turnsOn?: number;
+  /** what the degree wheel shows there; left out while true TDC is not found */
+  wheelDeg?: number;
   /** it lies behind a positive stop: come at from the other side, back round nearly a turn */
   pastStop?: true;
 }
 
 /** Where the work wants the crank next: the next reading of a pair while TDC is sought, else the sheet's reference. */
 export function crankTarget(
+  state: CrankState,
+  step: Pick<Step, 'goal' | 'surface' | 'turnsOn'>,
+  cycleDeg: number
+): CrankTarget | null {
+  const target = placeWanted(state, step, cycleDeg);
+  const { found } = state.work.tdc;
+  return target && found ? { ...target, wheelDeg: wrap360(found.tdcWheelDeg + target.deg) } : target;
+}
+
+function placeWanted(
   state: CrankState,
   step: Pick<Step, 'goal' | 'surface' | 'turnsOn'>,
   cycleDeg: number
@@ -156,7 +168,7 @@ export function planText(plan: CrankPlan, view: View, target: CrankTarget, cycle
     return moveText(
       s,
       view,
-      `${target.name}${plan.thenCheckStroke && !target.eitherTdc ? ', then tell the strokes apart' : ''}`,
+      `${target.name}${target.wheelDeg === undefined ? '' : `, where the wheel shows ${degText(target.wheelDeg)}`}${plan.thenCheckStroke && !target.eitherTdc ? ', then tell the strokes apart' : ''}`,
       cycleDeg
     );
   });

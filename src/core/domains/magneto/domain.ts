@@ -2,7 +2,7 @@ import type { Domain } from '../../job/domain.ts';
 import { domain as crank } from '../crank/domain.ts';
 import type { CrankWorks } from '../crank/works.ts';
 import { settled } from './figures.ts';
-import { magnetoWork } from './magneto-work.ts';
+import { handStart, magnetoWork } from './magneto-work.ts';
 import type { MagnetoVocabulary } from './vocabulary.ts';
 import {
   couplingAdvice,
@@ -36,7 +36,10 @@ export const domain: Domain<MagnetoWorks & CrankWorks, MagnetoVocabulary['school
     'magneto-marks': () => ({ option: 'coupling', because: 'a mark proves nothing before its partner is seen' }),
     'magneto-order': () => ({ option: 'cover', because: 'nothing then pushes endwise on the flange' })
   },
-  interlocks: (c) => (c.works.magneto.lag?.kickback && c.r.chosen.get('start-by') === 'hand' ? ['hand-kick'] : []),
+  interlocks: ({ works: { magneto }, r }) =>
+    r.chosen.get('start-by') === 'hand' && (magneto.lag?.kickback || handStart(magneto) !== 'late')
+      ? ['hand-kick']
+      : [],
   figures: (state: MagnetoState) => {
     const { snap, snapAfter, run, coupling } = state.work.magneto;
     const heard = snapAfter ?? snap;

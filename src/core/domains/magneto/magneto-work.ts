@@ -1,5 +1,5 @@
 import { magnetoCoupling } from '../../calculations/magneto/magneto-coupling.ts';
-import { magnetoLag } from '../../calculations/magneto/magneto-lag.ts';
+import { KICKBACK_DEG, magnetoLag } from '../../calculations/magneto/magneto-lag.ts';
 import type { Engine } from '../../engine/engine.ts';
 import type { Replayed } from '../../job/replayed.ts';
 import type { Correction } from '../../job/domain.ts';
@@ -10,7 +10,7 @@ import { adviseSetting, type Advice } from '../../job/setting-advice.ts';
 import { ofLastSetting } from '../../job/settings.ts';
 import { slots } from './slots.ts';
 import { torqueOf, type Torque } from '../../job/torque.ts';
-import { wrap180 } from '../../numerics/angles.ts';
+import { EPS, wrap180 } from '../../numerics/angles.ts';
 import { lastOf, numberOf, readingsOf } from './vocabulary.ts';
 
 /** A figure with the mark's error taken off and the limits that judge it, and what to do about it. */
@@ -38,6 +38,18 @@ export interface MagnetoWork {
   run: (Heard & { rpm: number | null; rideOut: number | null }) | null;
   /** flange: torque read, and wanted */
   torque: Torque | null;
+}
+
+/**
+ * What a snap that was heard says of a start by hand. `kicks`: it may come so early that the crank is thrown back, as far as
+ * its ± reaches (three standard uncertainties where the hand's scatter is not known); `unheard`: nothing was heard, or on a
+ * mark that nobody proved; `late`: it comes at the top or after it.
+ */
+export function handStart({ snap, snapAfter }: Pick<MagnetoWork, 'snap' | 'snapAfter'>): 'unheard' | 'kicks' | 'late' {
+  const heard = snapAfter ?? snap;
+  if (!heard || heard.unproved) return 'unheard';
+  const reach = (heard.scatterUnknown ? 3 : 2) * heard.u;
+  return heard.value + reach > KICKBACK_DEG + EPS ? 'kicks' : 'late';
 }
 
 /** Farther apart than any ear and any backlash: another lobe. */

@@ -1,15 +1,15 @@
 import type { Rule } from '../../job/rule.ts';
 import type { MagnetoVocabulary } from './vocabulary.ts';
 
-/** At hand-cranking speed it fires well before the top, and somebody means to start it by hand. */
+/** At hand-cranking speed it fires before the top, or nobody heard that it does not, and it is to be started by hand. */
 const KICKS: Rule<MagnetoVocabulary['flag']> = {
   id: 'hand-kick',
   worked: true,
   on: [],
   off: [],
-  bar: 'It fires before the top at hand speed: no hand start',
-  never: 'Start it by hand while its impulse fires before the top.',
-  because: 'It kicks back, and breaks a wrist.',
+  bar: 'Snap not proved at the top or after it: no hand start',
+  never: 'Start it by hand while its impulse fires before the top, or before its snap was heard.',
+  because: 'A spark before the top kicks the handle back, and breaks a wrist.',
   first: 'a snap at or after the top, or a starter instead of the hand',
   ifItHappened: 'See to the hand; look at coupling, lag and mark before it is turned again.',
   harm: 'person',

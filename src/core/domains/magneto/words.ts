@@ -3,7 +3,7 @@ import type { Advised } from '../../job/advised.ts';
 import { degText, judgedBy, plusMinus, turnWord } from '../../job/texts.ts';
 import { torqueLeft } from '../../job/torque.ts';
 import { formatTiming, timingLimits, timingPm } from '../../units/format.ts';
-import type { Heard } from './magneto-work.ts';
+import { handStart, type Heard } from './magneto-work.ts';
 import { choiceOf, numberOf } from './vocabulary.ts';
 import type { MagnetoState } from './works.ts';
 
@@ -42,9 +42,15 @@ export function lagText(state: MagnetoState): string | null {
   const { lag } = state.work.magneto;
   if (!lag) return null;
   const fires = `At starting speed it fires ${degText(lag.lagCrankDeg)} of the crank later, ${formatTiming(lag.snapBtdc, 1)}`;
-  return lag.kickback
-    ? `${fires}: before the top, it kicks back. Never start it by hand`
-    : `${fires}: at the top or after it, fit for a hand start`;
+  if (lag.kickback) return `${fires}: before the top, it kicks back. Never start it by hand`;
+  const heard = state.work.magneto.snapAfter ?? state.work.magneto.snap;
+  return `${fires}. ${
+    {
+      unheard: 'Never start it by hand before the snap was heard at the top or after it',
+      kicks: `It was heard at ${heard && timingPm(heard.value, heard.u)}, which may be before the top: it kicks back. Never start it by hand`,
+      late: `It was heard at ${heard && timingPm(heard.value, heard.u)}: at the top or after it, fit for a hand start`
+    }[handStart(state.work.magneto)]
+  }`;
 }
 
 const isAfter = (v: StepView): boolean => v.step.slots.some((s) => s.slot === 'snap-after');

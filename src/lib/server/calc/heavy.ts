@@ -85,7 +85,12 @@ export class HeavyWork {
     const broke = (e: unknown) => over(() => piece.failed(e), false);
     const gone = () => broke(new Error('a calculation thread ended'));
     worker.on('message', answered).on('error', broke).on('exit', gone);
-    worker.postMessage({ name: piece.name, input: piece.input });
+    try {
+      worker.postMessage({ name: piece.name, input: piece.input });
+    } catch (e) {
+      // what cannot be copied to another thread is its caller's fault, and nobody else waits for it
+      over(() => piece.failed(e), true);
+    }
   }
 }
 
