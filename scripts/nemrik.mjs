@@ -110,26 +110,23 @@ async function psql() {
 }
 
 /** The workshop that is meant by backup and restore: the one served now, else one's own. */
-const mine = () => {
-  if (process.env.DATABASE_URL)
-    throw new Stop('The database in DATABASE_URL is not looked after here: back it up with its own tools.');
-  return ready(running()?.mode ?? 'start');
-};
+const mine = () => ready(running()?.mode ?? 'start');
 
 async function backUp(rest, flags) {
   await ensurePackages();
   const { backup, nightly } = await import('./lib/backup.mjs');
   const [file] = rest.filter((r) => !r.startsWith('--'));
-  if (!file && !flags.has('--nightly')) throw new Stop('Name the file: ./nemrik backup workshop.dump');
+  if (!file && !flags.has('--nightly')) throw new Stop('Name the file: ./nemrik backup workshop.nemrik');
   const db = await mine();
-  await (await import('./lib/database.mjs')).migrate(db.url());
   await (flags.has('--nightly') ? nightly(db) : backup(db, file));
 }
 
 async function putBack(rest, flags) {
   await ensurePackages();
   const [file] = rest.filter((r) => !r.startsWith('--'));
-  if (!file) throw new Stop('Name the file: ./nemrik restore workshop.dump');
+  if (!file) throw new Stop('Name the file: ./nemrik restore workshop.nemrik');
+  if (process.env.DATABASE_URL)
+    throw new Stop('A database in DATABASE_URL is not replaced from here: unset it, restore, and lead its data over.');
   await (await import('./lib/backup.mjs')).restore(await mine(), file, { yes: flags.has('--yes') });
 }
 

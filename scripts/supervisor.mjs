@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { journal } from './lib/journal.mjs';
-import { root } from './lib/paths.mjs';
+import { backupsFolder, root } from './lib/paths.mjs';
 import { addressFor, databaseOf, LOG } from './lib/serve.mjs';
 import { sentence } from './lib/stop.mjs';
 
@@ -46,7 +46,13 @@ function startServer() {
   urlInUse = db.appUrl();
   child = spawn(process.execPath, [join(root, 'server/index.mjs')], {
     cwd: root,
-    env: { ...process.env, DATABASE_URL: urlInUse, NODE_ENV: 'production', NEMRIK_SUPERVISED: '1' },
+    env: {
+      ...process.env,
+      DATABASE_URL: urlInUse,
+      NODE_ENV: 'production',
+      NEMRIK_SUPERVISED: '1',
+      NEMRIK_BACKUPS: backupsFolder()
+    },
     stdio: ['ignore', 'pipe', 'pipe']
   });
   ofServer.up();

@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { basename, dirname, join, resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import pg from 'pg';
@@ -8,11 +8,11 @@ import { load, mustBeOurs } from './backup/load.mjs';
 import { oneAtATime } from './backup/one-at-a-time.mjs';
 import { digest, migrationsOf, tablesOf, unlisted } from './backup/tables.mjs';
 import { contents, ensureDatabase, migrate, migrations, withClient } from './database.mjs';
-import { dataHome, root } from './paths.mjs';
+import { backupsFolder, root } from './paths.mjs';
 import { letIn } from './roles.mjs';
-import { Stop, say } from './stop.mjs';
+import { Stop, say, sentence } from './stop.mjs';
 
-export const backupFolder = () => join(dataHome(), 'backups');
+export { backupsFolder as backupFolder };
 
 const appVersion = () => JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')).version;
 
@@ -56,6 +56,7 @@ function write(db, file) {
     const tables = [];
     for (const t of await tablesOf(c)) tables.push({ ...t, ...(await digest(c, t.name)) });
     const has = await contents(db.url());
+    if (!has) throw new Stop(`The database ${db.name} holds no workshop of Nemrik’s.`);
     const about = {
       app: appVersion(),
       made: new Date().toISOString(),
@@ -194,24 +195,34 @@ async function agreed(question) {
   }
 }
 
-/** The backup of the night: one a weekday, so that seven are kept. */
+/** The backup of the night: one a weekday, so that seven are kept. How it went is noted beside them, for health and floor. */
 export async function nightly(db) {
-  mkdirSync(backupFolder(), { recursive: true, mode: 0o700 });
+  mkdirSync(backupsFolder(), { recursive: true, mode: 0o700 });
   const day = new Date().toLocaleDateString('en-GB', { weekday: 'long' }).toLowerCase();
-  return backup(db, join(backupFolder(), `nightly-${day}.nemrik`));
+  const note = join(backupsFolder(), 'nightly.json');
+  const at = new Date().toISOString();
+  try {
+    const file = await backup(db, join(backupsFolder(), `nightly-${day}.nemrik`));
+    writeFileSync(note, JSON.stringify({ at, good: at, why: null }), { mode: 0o600 });
+    return file;
+  } catch (e) {
+    const good = existsSync(note) ? JSON.parse(readFileSync(note, 'utf8')).good : null;
+    writeFileSync(note, JSON.stringify({ at, good, why: sentence(e) }), { mode: 0o600 });
+    throw e;
+  }
 }
 
 const KEPT_BEFORE = 5;
 
 /** Before an upgrade changes anything: a backup, when there is something to lose. Answers where it is. */
 export async function beforeUpgrade(db) {
-  mkdirSync(backupFolder(), { recursive: true, mode: 0o700 });
+  mkdirSync(backupsFolder(), { recursive: true, mode: 0o700 });
   const at = new Date().toISOString().slice(0, 19).replace(/\D/g, '');
-  const file = await backup(db, join(backupFolder(), `before-upgrade-${at}.nemrik`), true);
-  const old = readdirSync(backupFolder())
+  const file = await backup(db, join(backupsFolder(), `before-upgrade-${at}.nemrik`), true);
+  const old = readdirSync(backupsFolder())
     .filter((f) => f.startsWith('before-upgrade-'))
     .sort()
     .slice(0, -KEPT_BEFORE);
-  for (const f of old) rmSync(join(backupFolder(), f));
+  for (const f of old) rmSync(join(backupsFolder(), f));
   return file;
 }

@@ -21,6 +21,9 @@ export function dataHome() {
   return join(process.getuid() === 0 ? '/var/lib' : users, 'nemrik', `${basename(root)}-${mark.slice(0, 12)}`);
 }
 
+/** Where the backups of the night and those before an upgrade are kept. */
+export const backupsFolder = () => join(dataHome(), 'backups');
+
 /** The git-ignored folder for everything made here that can be made again: the cluster, passwords, marks of what is up to date. */
 export function makeLocal(needMb = 150) {
   mkdirSync(local, { recursive: true, mode: 0o755 });

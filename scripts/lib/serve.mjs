@@ -13,7 +13,16 @@ export const DATABASES = { demo: 'nemrik_demo', start: 'nemrik' };
 /** The database of a mode: on a cluster of our own, or where DATABASE_URL says, which is then nobody's but the user's. */
 export function databaseOf(mode) {
   const url = process.env.DATABASE_URL;
-  if (url) return { own: false, url: () => process.env.MIGRATE_URL ?? url, appUrl: () => url, start: async () => {} };
+  if (url) {
+    const owner = process.env.MIGRATE_URL ?? url;
+    return {
+      own: false,
+      name: new URL(owner).pathname.slice(1),
+      url: () => owner,
+      appUrl: () => url,
+      start: async () => {}
+    };
+  }
   const main = cluster('pg', { durable: true });
   const name = DATABASES[mode];
   return {

@@ -1,4 +1,5 @@
 import { runSheets, sheetOf } from '$core/sheets/index.ts';
+import { nightlyTrouble } from '$lib/server/backups.ts';
 import { CORE_VERSION } from '$lib/server/core-version.ts';
 import { askedOfList, fromAddress, LIST_PAGE, orFirstPage, pagesOf, wordsOf } from '$lib/server/find.ts';
 import { freshenSome } from '$lib/server/jobs/derive.ts';
@@ -48,6 +49,7 @@ async function floor(url: URL, { who, find, page }: z.output<typeof asked>) {
     find: find ?? '',
     page,
     pages: pagesOf(total),
+    backup: nightlyTrouble(new Date()),
     total,
     ready: counts['ready'] ?? 0,
     // those without a line: nobody knows yet what they wait for

@@ -96,6 +96,7 @@
           <a class="button first" href="/jobs/new">New job <kbd>N</kbd></a>
         </form>
       </div>
+      {#if data.backup}<p class="trouble" role="alert">{data.backup} <code>./nemrik backup --nightly</code></p>{/if}
       {#each shown as job, k (job.id)}
         <JobRow {job} id="row-{k}" on={k === at} onfocus={() => (at = k)} />
       {:else}
@@ -144,6 +145,12 @@
   form {
     display: flex;
     gap: 10px;
+  }
+  .trouble {
+    margin: 0 0 10px;
+    padding: 8px 12px;
+    border: 1.5px solid var(--out);
+    overflow-wrap: anywhere;
   }
   .empty {
     margin-top: 30px;

@@ -22,6 +22,7 @@ import { ensureDatabase, migrate, migrations, pending } from '../../scripts/lib/
 import { journal } from '../../scripts/lib/journal.mjs';
 import { dataHome } from '../../scripts/lib/paths.mjs';
 import { databaseOf } from '../../scripts/lib/serve.mjs';
+import { nightlyTrouble } from '../../src/lib/server/backups.ts';
 import { root } from './served.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'nemrik-kept-'));
@@ -279,6 +280,32 @@ describe('a backup', () => {
   });
 });
 
+describe('the backup of the night', () => {
+  const told = () => nightlyTrouble(new Date(), backupFolder());
+  it('tells whether it succeeded, and since when there is none', async () => {
+    await nightly(db);
+    expect(told()).toBeNull();
+    await expect(nightly({ ...db, url: () => db.main!.url('no_such_database') })).rejects.toThrow();
+    expect(told()).toMatch(/^The backup of the night failed, .*no_such_database.*The last good one is of \d/);
+    await nightly(db);
+    expect(told()).toBeNull();
+    expect(nightlyTrouble(new Date(Date.now() + 3 * 86_400_000), backupFolder())).toMatch(/^No backup was made since /);
+    expect(nightlyTrouble(new Date(), join(folder, 'nowhere'))).toBeNull();
+  });
+  it('holds for a database of one’s own choice too', async () => {
+    process.env.DATABASE_URL = db.url();
+    try {
+      const file = join(folder, 'foreign.nemrik');
+      await backup(databaseOf('start'), file);
+      const archive = await openArchive(file);
+      expect(archive.manifest.tables).toContainEqual(expect.objectContaining({ name: 'engine', rows: 1 }));
+      archive.close();
+    } finally {
+      delete process.env.DATABASE_URL;
+    }
+  });
+});
+
 describe('an upgrade', () => {
   it('knows what is still to be done', async () => {
     expect(await pending(db.url())).toEqual([]);
@@ -301,19 +328,36 @@ describe('the data', () => {
 describe('the units of the service', () => {
   it('keep it up, back it up at night, and carry what it was told', () => {
     const to = join(folder, 'units');
-    const env = { ...process.env, PORT: '4180', HOST: '0.0.0.0', ORIGIN: 'https://a.example/100%"' };
+    const env = {
+      ...process.env,
+      PORT: '4180',
+      HOST: '0.0.0.0',
+      ORIGIN: 'https://a.example/100%"',
+      XDG_DATA_HOME: '/srv/x',
+      NEMRIK_CONNECTIONS: '7'
+    };
     const r = spawnSync('./nemrik', ['service', to], { cwd: root, encoding: 'utf8', env });
     expect(r.status).toBe(0);
     expect(r.stdout).toContain('enable --now nemrik.service nemrik-backup.timer');
     const unit = readFileSync(join(to, 'nemrik.service'), 'utf8');
     expect(unit).toContain(`ExecStart=${join(root, 'nemrik')} start`);
     expect(unit).toContain('Restart=always');
-    expect(unit).toContain('Environment="PORT=4180"');
-    expect(unit).toContain('Environment="ORIGIN=https://a.example/100%%\\""');
-    expect(readFileSync(join(to, 'nemrik-backup.service'), 'utf8')).toContain('backup --nightly');
+    expect(unit).toContain(`EnvironmentFile=${join(to, 'nemrik.env')}`);
+    expect(unit).not.toContain('Environment=');
+    const told = readFileSync(join(to, 'nemrik.env'), 'utf8').split('\n');
+    for (const line of [
+      'PORT="4180"',
+      'ORIGIN="https://a.example/100%\\""',
+      'XDG_DATA_HOME="/srv/x"',
+      'NEMRIK_CONNECTIONS="7"'
+    ])
+      expect(told).toContain(line);
+    const night = readFileSync(join(to, 'nemrik-backup.service'), 'utf8');
+    expect(night).toContain('backup --nightly');
+    expect(night).toContain('After=nemrik.service');
     expect(readFileSync(join(to, 'nemrik-backup.timer'), 'utf8')).toContain('OnCalendar=');
     // it may carry a password
-    expect(statSync(join(to, 'nemrik.service')).mode & 0o077).toBe(0);
+    expect(statSync(join(to, 'nemrik.env')).mode & 0o077).toBe(0);
   });
 });
 
