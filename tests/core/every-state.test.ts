@@ -152,12 +152,15 @@ describe.each(runSheets.map((s) => [s.id, s] as const))('%s', (_, sheet) => {
 
   it('opened again, a step takes back what it said and makes nothing true', () => {
     for (const { job, id, flags } of claims(sheet)) {
+      // slack taken up on the way to one place is still so at the next that is come to forward
+      const held = flags.filter((f) => proved(job, f));
       job.done(id);
       if (job.state.closed) continue;
       const hard = Object.keys(sheet.words.flags).filter((f) => sheet.words.flags[f]!.hard);
       const before = new Set(hard.filter((f) => proved(job, f)));
       job.say({ kind: 'reopen', step: id });
-      for (const f of flags) if (!sheet.begins.includes(f)) expect(proved(job, f), `${id} ${f}`).toBe(false);
+      for (const f of flags)
+        if (!sheet.begins.includes(f) && !held.includes(f)) expect(proved(job, f), `${id} ${f}`).toBe(false);
       expect(
         hard.filter((f) => proved(job, f) && !before.has(f)),
         id

@@ -1,7 +1,7 @@
 import type { Advised } from '../../job/advised.ts';
 import type { Open, SurfaceWords, StepView } from '../../job/domain.ts';
 import { cycleState } from '../../calculations/cycle/cycle-state.ts';
-import { finerThanTyped } from '../../job/readings.ts';
+import { finerThanTyped, lastOf } from '../../job/readings.ts';
 import { capital, degText, lower, plusMinus, several, type LengthText } from '../../job/texts.ts';
 import type { PairRow } from './tdc-pair-rows.ts';
 import { signText, signToRepeat } from './signs.ts';
@@ -79,24 +79,27 @@ function planAdvice(state: CrankState, v: StepView): Advised | null {
  * the step brings it, by more than half a division and its own doubt.
  */
 function planOpen(state: CrankState, v: StepView): string | Open | null {
-  const { crank } = state.work;
+  const { crank, placeAt } = state.work;
   const target = crankTarget(state, v.step, cycleDegOf(state.engine));
   if (!target) return null;
-  const read = state.readings.find((r) => r.id === crank.reading && r.step === v.step.id);
-  if (!read) {
-    // a step that was done with a reading has since been left for the next
-    const left = v.mark?.state === 'done' && state.readings.some((r) => r.step === v.step.id);
-    return left ? null : { what: 'where the crank stands is not read on the wheel', short: 'nothing' };
-  }
-  if (crank.crankDeg === null)
+  const read = lastOf(
+    state.readings.filter((r) => r.step === v.step.id),
+    'stands'
+  );
+  const done = v.mark?.state === 'done';
+  if (!read || (!done && crank.reading !== read.id))
+    return { what: 'where the crank stands is not read on the wheel', short: 'nothing' };
+  // a step that was done is judged by where it stood then: it has since been turned for the next
+  const place = done ? placeAt(read.seq) : crank;
+  if (place.crankDeg === null)
     return { what: 'the wheel is read, and where true TDC lies on it is not known', short: 'undecided' };
-  const period = crank.strokeKnown && !target.eitherTdc ? cycleDegOf(state.engine) : 360;
-  const on = mod(crank.crankDeg - target.deg, period);
+  const period = place.strokeKnown && !target.eitherTdc ? cycleDegOf(state.engine) : 360;
+  const on = mod(place.crankDeg - target.deg, period);
   const off = on > period / 2 ? on - period : on;
   // a pin enters within its clearance, wherever in it the crank stands
   const clearance = v.step.acts.includes('pins-crank') ? 2 * (pinU(state.engine) ?? 0) : 0;
   const division = Math.max(read.gauge?.resolution ?? 0, read.resolution);
-  const may = Math.max(division / 2, clearance) + 2 * (crank.uDeg ?? 0);
+  const may = Math.max(division / 2, clearance) + 2 * (place.uDeg ?? 0);
   if (Math.abs(off) > 180) return 'the crank stands a whole turn away, at the other TDC';
   return Math.abs(off) > may
     ? `the crank was read ${degText(Math.abs(off))} ${off < 0 ? 'before' : 'past'} where it must stand`

@@ -55,8 +55,8 @@ export function crankTarget(
   cycleDeg: number
 ): CrankTarget | null {
   const target = placeWanted(state, step, cycleDeg);
-  const { found } = state.work.tdc;
-  return target && found ? { ...target, wheelDeg: wrap360(found.tdcWheelDeg + target.deg) } : target;
+  const found = target && state.work.tdc.found;
+  return found ? { ...target, wheelDeg: wrap360(found.tdcWheelDeg + target.deg) } : target;
 }
 
 function placeWanted(

@@ -41,15 +41,15 @@ export interface MagnetoWork {
 }
 
 /**
- * What a snap that was heard says of a start by hand. `kicks`: it may come so early that the crank is thrown back, as far as
- * its ± reaches (three standard uncertainties where the hand's scatter is not known); `unheard`: nothing was heard, or on a
- * mark that nobody proved; `late`: it comes at the top or after it.
+ * What a snap that was heard says of a start by hand. `unheard`: nothing was heard, or on a mark that nobody proved. `fit`: it is
+ * in by its limits and no earlier than a hand bears, or that early at most with all of its ± (three standard uncertainties where
+ * the hand's scatter is not known). `kicks`: it may come so early that the crank is thrown back.
  */
-export function handStart({ snap, snapAfter }: Pick<MagnetoWork, 'snap' | 'snapAfter'>): 'unheard' | 'kicks' | 'late' {
+export function handStart({ snap, snapAfter }: Pick<MagnetoWork, 'snap' | 'snapAfter'>): 'unheard' | 'kicks' | 'fit' {
   const heard = snapAfter ?? snap;
   if (!heard || heard.unproved) return 'unheard';
-  const reach = (heard.scatterUnknown ? 3 : 2) * heard.u;
-  return heard.value + reach > KICKBACK_DEG + EPS ? 'kicks' : 'late';
+  const reach = heard.verdict?.state === 'in' ? 0 : (heard.scatterUnknown ? 3 : 2) * heard.u;
+  return heard.value + reach > KICKBACK_DEG + EPS ? 'kicks' : 'fit';
 }
 
 /** Farther apart than any ear and any backlash: another lobe. */

@@ -48,7 +48,7 @@ export function lagText(state: MagnetoState): string | null {
     {
       unheard: 'Never start it by hand before the snap was heard at the top or after it',
       kicks: `It was heard at ${heard && timingPm(heard.value, heard.u)}, which may be before the top: it kicks back. Never start it by hand`,
-      late: `It was heard at ${heard && timingPm(heard.value, heard.u)}: at the top or after it, fit for a hand start`
+      fit: `It was heard at ${heard && timingPm(heard.value, heard.u)}: fit for a hand start`
     }[handStart(state.work.magneto)]
   }`;
 }
