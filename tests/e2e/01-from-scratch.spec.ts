@@ -166,6 +166,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
     await expect(plan).toContainText('Turn anticlockwise (seen from the rear)');
     await expect(degreesIn(plan)).toHaveText(`${rear.totalDeg.toFixed(1)}°`);
     await page.getByLabel('seen from the front').check();
+    await type(page, '350.33');
     await done(page, 'Crank to the reference');
   });
 

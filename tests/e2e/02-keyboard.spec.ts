@@ -103,6 +103,7 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
   });
 
   await page.locator('#main').focus();
+  await read('350.5');
   await doneWith('Crank to the reference');
   await read('5:40');
   for (const t of ['Number-one tower', 'Clamp bolt', 'Seal on', 'Oil-pump shaft', 'Oil-pump slot', 'Rotor led'])

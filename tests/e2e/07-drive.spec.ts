@@ -160,6 +160,8 @@ test('the pedestal job, from the washer to the seated drive', async ({ page, con
     // counted on from the drop, the crank is not lost
     await expect(stepInHand(page)).toHaveAccessibleName(holding('Crank back to the reference'));
     await expect(page.getByRole('group', { name: 'Crank' }).locator('b')).toHaveText('43.0° before overlap TDC');
+    const way = await page.getByTestId('plan').textContent();
+    await type(page, /the wheel shows (\d+\.\d)°/.exec(way!)![1]!);
     await done(page, 'Crank back to the reference');
     await type(page, '171');
     await expect(head(page)).toContainText('Right tooth');

@@ -176,3 +176,46 @@ test.describe('without the server', () => {
     expect(await stored(context, jobId)).toEqual(['1.8 ida', '342.5 ida', '11.5 ida']);
   });
 });
+
+test('whoever chooses a name in one tab writes under it in no other: values, parts, engines, jobs and photographs', async ({
+  page,
+  context
+}) => {
+  const { engineId, jobId } = await workshop(['ida', 'nele'], ['staticBtdc']);
+  await be(context, 'ida', A);
+  await page.goto(`${A}/engines/${engineId}`);
+  await alive(page);
+  const other = await context.newPage();
+  await other.goto(`${A}/tray`);
+  await alive(other);
+  // somebody else sits down, in a third tab
+  await be(context, 'nele', A);
+  const request = context.request;
+  const values = { values: [{ name: 'staticBtdc', given: '9', unit: null, source: 'plate' }] };
+  const shown = { 'x-nemrik-by': 'ida' };
+  const answers = await Promise.all([
+    request.post(`${A}/api/engines/${engineId}/values`, { data: values, headers: shown }),
+    request.put(`${A}/api/jobs/${jobId}/photos/${crypto.randomUUID()}`, {
+      data: Buffer.from([0xff, 0xd8, 0xff, 0xe0]),
+      headers: { ...shown, 'content-type': 'image/jpeg' }
+    })
+  ]);
+  for (const r of answers) {
+    expect(r.status()).toBe(409);
+    expect((await r.json()).error).toMatchObject({ code: 'another-name', path: 'by' });
+  }
+  // by hand in the tab that still shows the first name: it says so, and keeps what was typed
+  await other.getByLabel('Name').first().fill('Wheel of the other tab');
+  await other.getByLabel('Accuracy ±, as stated').fill('0.25');
+  await other.getByLabel('Smallest step it shows').fill('0.5');
+  await other
+    .getByRole('button', { name: /^Add|^Put/ })
+    .first()
+    .click();
+  await expect(other.getByRole('alert').first()).toContainText(
+    'Another name was chosen in this browser meanwhile, nele'
+  );
+  await expect(other.getByLabel('Name').first()).toHaveValue('Wheel of the other tab');
+  const kept = (await (await request.get(`${A}/api/jobs/${jobId}/engine`)).json()) as { out: { values: object } };
+  expect(Object.keys(kept.out.values)).not.toContain('staticBtdc');
+});

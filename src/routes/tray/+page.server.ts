@@ -43,7 +43,7 @@ const action =
     const refuse = (status: number, message: string) => fail(status, { form, message, sent });
     try {
       sent = await readForm(event.request);
-      const by = mustAct(event.locals);
+      const by = mustAct(event.locals, sent.by);
       const entered = understand(sent);
       return entered.ok ? { form, added: await act(entered.out, by) } : refuse(422, entered.message);
     } catch (e) {

@@ -1,4 +1,4 @@
-import { readdirSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join, relative, sep } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -12,6 +12,15 @@ export const addresses = (): string[] => {
   const folders = files.map((f) => `/${relative(ROUTES, join(f.parentPath)).split(sep).join('/')}`);
   return [...new Set(folders)].map((f) => f.replace(/\/\([^)]*\)/g, '') || '/').sort();
 };
+
+/** Those of the API that read a body. */
+export const takingBodies = (): string[] =>
+  addresses().filter(
+    (a) =>
+      a.startsWith('/api/') &&
+      existsSync(join(ROUTES, a, '+server.ts')) &&
+      /export const (POST|PUT)\b/.test(readFileSync(join(ROUTES, a, '+server.ts'), 'utf8'))
+  );
 
 /** The same with something in the place of each parameter. */
 export const filled = (address: string, by: Record<string, string>): string =>

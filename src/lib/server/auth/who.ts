@@ -41,8 +41,22 @@ export function actAs(cookies: Cookies, person: Person, secure: boolean): void {
   cookies.set(COOKIE, person.id, kept);
 }
 
-/** For every route that writes: refuses when nobody has said who they are. */
-export function mustAct(locals: App.Locals): Person {
+/** Who a page shows at its top, as it says with what it sends; null where it does not. */
+export const shownBy = (request: Request): string | null => request.headers.get('x-nemrik-by');
+
+/**
+ * For every route that writes: refuses when nobody has said who they are, and when the page that sends it shows another name
+ * than was since chosen at this browser. It is written under neither.
+ * @param shown id of the person that the page shows; left out where nobody says
+ */
+export function mustAct(locals: App.Locals, shown?: string | null): Person {
+  if (shown && locals.person && shown !== locals.person.id)
+    throw new Refusal(
+      409,
+      'another-name',
+      `Another name was chosen in this browser meanwhile, ${locals.person.name}: nothing was written. Choose your own name at the top, then send it again.`,
+      'by'
+    );
   if (!locals.person)
     throw new Refusal(401, 'nobody-acts', 'Choose your name at the top first: every reading is kept with who took it.');
   return locals.person;

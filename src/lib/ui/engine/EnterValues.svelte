@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { asShown } from '../primitives/as-shown.ts';
   import type { Field as SheetValue } from '$core/engine/fields.ts';
   import { unitsOf } from '$core/units/units.ts';
   import type { Prefs } from '$lib/reader/prefs.ts';
@@ -36,7 +37,7 @@
     sending = true;
     const r = await fetch(`/api/engines/${engineId}/values`, {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', ...asShown() },
       body: JSON.stringify({ values })
     }).catch(() => null);
     const answer = await r?.json().catch(() => null);

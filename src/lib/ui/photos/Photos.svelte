@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { asShown } from '../primitives/as-shown.ts';
   import { photosOf } from '$core/job/photos.ts';
   import { newId } from '../job/new-id.ts';
   import type { JobSession } from '../job/session.svelte.ts';
@@ -60,7 +61,8 @@
     put({ ...w, trouble: null });
     let trouble: string | null = null;
     try {
-      const answer = await fetch(at(w.id), { method: 'PUT', headers: { 'content-type': w.file.type }, body: w.file });
+      const headers = { 'content-type': w.file.type, ...asShown() };
+      const answer = await fetch(at(w.id), { method: 'PUT', headers, body: w.file });
       if (!answer.ok)
         trouble =
           ((await answer.json().catch(() => null)) as { error?: { message: string } } | null)?.error?.message ??

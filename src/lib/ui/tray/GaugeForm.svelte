@@ -1,4 +1,5 @@
 <script lang="ts">
+  import AsShown from '$lib/ui/primitives/AsShown.svelte';
   import { enhance } from '$app/forms';
   import { gaugeKinds } from '$core/tray/gauge-kinds.ts';
   import { ASSUMED_DOF, assumedScatter } from '$core/tray/hands.ts';
@@ -15,6 +16,7 @@
 </script>
 
 <form method="post" action="?/gauge" use:enhance={keep}>
+  <AsShown />
   <Field label="Name" name="name" required maxlength={80} value={sent.name} />
   <Field label="Kind" name="kind" options={kinds} bind:value={kind} />
   <Field label="Smallest step it shows" name="resolution" value={sent.resolution} placeholder="0.5" />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import AsShown from '$lib/ui/primitives/AsShown.svelte';
   import { enhance } from '$app/forms';
   import { unitsOf, type Unit } from '$core/units/units.ts';
   import Field from '../primitives/Field.svelte';
@@ -14,6 +15,7 @@
 </script>
 
 <form method="post" action="?/part" use:enhance={keep}>
+  <AsShown />
   <Field label="Name" name="name" required maxlength={40} value={sent.name} placeholder="PK-12" />
   <Field label="It is a" name="kind" options={kinds} value={sent.kind ?? 'packing'} />
   <Field label="Thickness, measured" name="thickness" required value={sent.thickness} placeholder="0.117" />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import AsShown from '$lib/ui/primitives/AsShown.svelte';
   import { enhance } from '$app/forms';
   import Field from '../primitives/Field.svelte';
   import type { StockItem } from '$core/tray/part-kinds.ts';
@@ -67,6 +68,7 @@
                       moving = null;
                     }}
                 >
+                  <AsShown />
                   <input type="hidden" name="item" value={s.id} />
                   <Field beside label="by" name="change" type="number" required placeholder="+2 or -1" />
                   <Field beside label="because" name="reason" required placeholder="bought, cut, thrown away" />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import AsShown from '$lib/ui/primitives/AsShown.svelte';
   import { enhance } from '$app/forms';
   import Field from '../primitives/Field.svelte';
   import { keep } from './keep.ts';
@@ -34,6 +35,7 @@
 </script>
 
 <form method="post" action="?/spring" use:enhance={keep}>
+  <AsShown />
   <Field label="Name" name="name" required maxlength={40} value={sent.name} placeholder="S-08" />
   <p class="small quiet">Hang known weights on it and measure the length each time, two at least, three better.</p>
   <div class="loads">

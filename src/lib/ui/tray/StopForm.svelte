@@ -1,4 +1,5 @@
 <script lang="ts">
+  import AsShown from '$lib/ui/primitives/AsShown.svelte';
   import { enhance } from '$app/forms';
   import Field from '../primitives/Field.svelte';
   import { keep } from './keep.ts';
@@ -11,6 +12,7 @@
 </script>
 
 <form method="post" action="?/stop" use:enhance={keep}>
+  <AsShown />
   <Field label="Name" name="name" required maxlength={40} value={sent.name} placeholder="stop 10" />
   <Field label="Advance it allows, degrees" name="deg" required inputmode="decimal" value={sent.deg} placeholder="20" />
   <Field label="These are degrees of the" name="scale" options={scales} value={sent.scale ?? 'crank'} />

@@ -47,7 +47,7 @@ export const actions: Actions = {
     if (clash) return refuse(clash.message, clash.names[0]);
     let id: string;
     try {
-      id = await addEngine(parsed.data.name, parsed.data.summary, values, mustAct(locals));
+      id = await addEngine(parsed.data.name, parsed.data.summary, values, mustAct(locals, sent['by']));
     } catch (e) {
       if (e instanceof Refusal) return refuse(e.message, e.path, e.status);
       throw e;

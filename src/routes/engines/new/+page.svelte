@@ -1,4 +1,5 @@
 <script lang="ts">
+  import AsShown from '$lib/ui/primitives/AsShown.svelte';
   import { enhance } from '$app/forms';
   import SheetField from '$lib/ui/engine/SheetField.svelte';
   import Field from '$lib/ui/primitives/Field.svelte';
@@ -24,6 +25,7 @@
         ({ update }) =>
           update({ reset: false })}
     >
+      <AsShown />
       {#if form?.message}<p class="problem" role="alert">{form.message}</p>{/if}
       <div class="head">
         <Field

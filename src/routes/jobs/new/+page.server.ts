@@ -53,6 +53,7 @@ async function broughtFrom(jobId: string, engineId: string) {
 }
 
 const form = z.strictObject({
+  by: z.string().max(60).optional(),
   after: z.union([z.literal(''), id]).optional(),
   engine: z.string().min(1, 'Choose an engine.'),
   sheet: z.string().refine((id) => sheetOf(id) !== undefined, 'Choose what is to be done.'),
@@ -75,7 +76,7 @@ export const actions: Actions = {
     if (!parsed.success) return fail(422, { message: parsed.error.issues[0]!.message, sent });
     let id: string;
     try {
-      const by = mustAct(locals);
+      const by = mustAct(locals, sent['by']);
       const { engine: engineId, sheet, promised, after } = parsed.data;
       const opened = await open({
         engineId,

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import AsShown from '$lib/ui/primitives/AsShown.svelte';
   import { enhance } from '$app/forms';
   import { goto } from '$app/navigation';
   import { dateText } from '$lib/reader/dates.ts';
@@ -25,6 +26,7 @@
       <p class="lead">There is no engine yet. <a class="button first" href="/engines/new">Enter an engine</a></p>
     {:else}
       <form method="post" use:enhance>
+        <AsShown />
         <Field
           label="On which engine"
           name="engine"

@@ -2,7 +2,7 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { type SheetValue } from '$core/engine/engine.ts';
 import { parseSheetValue, sheetConflicts } from '$core/sheets/data-sheet.ts';
-import { mustAct } from '$lib/server/auth/who.ts';
+import { mustAct, shownBy } from '$lib/server/auth/who.ts';
 import { Refusal } from '$lib/server/errors.ts';
 import { api, readBody } from '$lib/server/http.ts';
 import { engineById, enterValues } from '$lib/server/repositories/engines.ts';
@@ -24,7 +24,7 @@ const body = z.strictObject({
 
 /** Enters values on an engine's data sheet: all of them, or none when one cannot be used. */
 export const POST = api(async (event: RequestEvent) => {
-  const by = mustAct(event.locals);
+  const by = mustAct(event.locals, shownBy(event.request));
   const { values } = await readBody(event, body);
   const engine = await engineById(event.params.id);
   const entered: SheetValue[] = values.map((v) => {

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { mustAct } from '$lib/server/auth/who.ts';
+import { mustAct, shownBy } from '$lib/server/auth/who.ts';
 import { notFound } from '$lib/server/errors.ts';
 import { api, readPhoto } from '$lib/server/http.ts';
 import { jobById } from '$lib/server/repositories/jobs.ts';
@@ -25,7 +25,7 @@ export const GET = api(async (event: RequestEvent) => {
 
 /** Keeps a photograph under an id of its sender's; a line of the log then names it. Sent again it is there already. */
 export const PUT = api(async (event: RequestEvent) => {
-  const by = mustAct(event.locals);
+  const by = mustAct(event.locals, shownBy(event.request));
   const { id, photo } = idsOf(event);
   const sent = await readPhoto(event.request);
   await jobById(id);
