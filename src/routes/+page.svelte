@@ -96,7 +96,9 @@
           <a class="button first" href="/jobs/new">New job <kbd>N</kbd></a>
         </form>
       </div>
-      {#if data.backup}<p class="trouble" role="alert">{data.backup} <code>./nemrik backup --nightly</code></p>{/if}
+      {#if data.backup}<p class="trouble" role="alert">
+          {data.backup} To make one by hand: <code>./nemrik backup --nightly</code>
+        </p>{/if}
       {#each shown as job, k (job.id)}
         <JobRow {job} id="row-{k}" on={k === at} onfocus={() => (at = k)} />
       {:else}

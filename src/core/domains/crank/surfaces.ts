@@ -139,7 +139,8 @@ function repeatText(state: CrankState): string {
 
 function strokesOpen(state: CrankState): string | null {
   const { signs, evidence } = state.work;
-  if (signs.length === 0) return 'no sign of the stroke was given';
+  if (signs.length === 0)
+    return 'no sign of the stroke counts: none was given, or the crank was turned uncounted since';
   if (state.work.walk.signsStale) return 'the crank was turned since the signs were given';
   if (evidence!.state === 'unsure') return 'the signs do not tell compression from exhaust';
   if (evidence!.contradictory) return `the signs contradict each other; look once more: ${lower(repeatText(state))}?`;

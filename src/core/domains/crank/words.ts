@@ -55,8 +55,9 @@ export function crankTarget(
   cycleDeg: number
 ): CrankTarget | null {
   const target = placeWanted(state, step, cycleDeg);
-  const found = target && state.work.tdc.found;
-  return found ? { ...target, wheelDeg: wrap360(found.tdcWheelDeg + target.deg) } : target;
+  // a hand that is told what it will read reads that: while TDC is sought nothing is said of the wheel
+  const found = target && step.surface !== 'tdc' ? state.work.tdc.found : null;
+  return target && found ? { ...target, wheelDeg: wrap360(found.tdcWheelDeg + target.deg) } : target;
 }
 
 function placeWanted(
