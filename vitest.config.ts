@@ -23,7 +23,11 @@ export default defineConfig({
         // the state behind screens, and surfaces in a page without pixels; what they look like belongs to the browser tests
         plugins: [svelte({ configFile: false })],
         resolve: {
-          alias: { ...resolve.alias, '$app/forms': at('./tests/screen/app-forms.ts') },
+          alias: {
+            ...resolve.alias,
+            '$app/forms': at('./tests/screen/app-forms.ts'),
+            '$app/state': at('./tests/screen/app-state.ts')
+          },
           conditions: ['browser']
         },
         test: {
