@@ -118,7 +118,7 @@ describe('how deep a body is nested', () => {
     expect((await refused(() => mustBeShallow('{"a":'.repeat(60_000)))).code).toBe('too-deep');
     expect(() => mustBeShallow(nested(32))).not.toThrow();
     expect(() => mustBeShallow(JSON.stringify({ a: `"${nested(99)}\\`, b: [nested(99)] }))).not.toThrow();
-    expect(() => mustBeShallow('[[],'.repeat(1) + '[]'.repeat(1) + ']')).not.toThrow();
+    expect(() => mustBeShallow('[[],[]]')).not.toThrow();
   });
 });
 

@@ -64,24 +64,28 @@ function measured() {
  */
 export async function writeArchive(file, about, open) {
   const zip = new yazl.ZipFile();
-  const tables = [];
+  const written = [];
   const failed = (e) => zip.outputStream.destroy(e);
   zip.on('error', failed);
   for (const table of about.tables)
     zip.addReadStreamLazy(`${table.name}.copy`, (take) => {
       const m = measured();
-      pipeline(open(table), m.through).then(() => tables.push({ ...table, ...m.found() }), failed);
+      const through = pipeline(open(table), m.through);
+      through.catch(failed);
+      const part = through.then(() => ({ ...table, ...m.found() }));
+      // its failure ends the archive, by the line above
+      part.catch(() => {});
+      written.push(part);
       take(null, m.through);
     });
   // asked for last, when all before it has run through
-  zip.addReadStreamLazy(MANIFEST, (take) => take(null, Readable.from(manifestOf(about, tables))));
+  zip.addReadStreamLazy(MANIFEST, (take) => take(null, Readable.from(manifestOf(about, written))));
   zip.end();
   await pipeline(zip.outputStream, createWriteStream(file, { mode: 0o600, flags: 'wx' }));
 }
 
-async function* manifestOf(about, tables) {
-  // the last table is noted a turn of the loop after its last byte
-  while (tables.length < about.tables.length) await new Promise((r) => setImmediate(r));
+async function* manifestOf(about, written) {
+  const tables = await Promise.all(written);
   yield JSON.stringify({ format: FORMAT, version: 1, ...about, tables }, null, 1);
 }
 
