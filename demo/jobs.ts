@@ -312,6 +312,13 @@ const WINCH_MARK: [string, string][] = [
   ['345.0', '15.0']
 ];
 
+/** The capsule at 50 kPa, watched for a minute. */
+const capsuleHolds = (lost: '1 kPa' | '2 kPa'): Line[] => [
+  { read: '50 kPa', step: 'vacuum', slot: 'hold-start' },
+  { read: lost === '1 kPa' ? '49 kPa' : '48 kPa', step: 'vacuum', slot: 'hold-end' },
+  { read: '60', step: 'vacuum', slot: 'hold-seconds' }
+];
+
 const strobed = (mark: [string, string][], initial: string, again: string, curve: [number, number][]): Line[] => [
   ...done('intake', 'marks', 'secure'),
   ...markProved(...mark),
@@ -544,6 +551,7 @@ export const jobs: DemoJob[] = [
       { read: '12.5b', step: 'vacuum', slot: 'vac-deg' },
       { read: '40 kPa', step: 'vacuum', slot: 'vac-kpa' },
       { read: '22.5b', step: 'vacuum', slot: 'vac-deg' },
+      ...capsuleHolds('1 kPa'),
       ...done('vacuum', 'clamp-final', 'hose-on', 'hot-start', 'close')
     ]
   },
@@ -557,6 +565,11 @@ export const jobs: DemoJob[] = [
       ...strobed(WINCH_MARK, '8.0b', '8.0b', curve2024),
       { skip: 'sweep', why: 'lazy from 2,400 on: noted, to be recurved' },
       ...done('steady'),
+      { read: '0 kPa', step: 'vacuum', slot: 'vac-kpa' },
+      { read: '8.0b', step: 'vacuum', slot: 'vac-deg' },
+      { read: '40 kPa', step: 'vacuum', slot: 'vac-kpa' },
+      { read: '21.5b', step: 'vacuum', slot: 'vac-deg' },
+      ...capsuleHolds('2 kPa'),
       ...done('vacuum', 'clamp-final', 'hose-on', 'hot-start', 'close')
     ]
   },

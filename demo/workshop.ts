@@ -280,6 +280,7 @@ export const engines: DemoEngine[] = [
       extensionMmPerDeg: ['0.11'],
       stopDeg: ['22', 'deg'],
       vacuumCurve: ['12 0; 20 4; 30 9; 40 14'],
+      vacuumTolDeg: ['2', 'deg'],
       vacuumLossMax: ['3'],
       idleKpa: ['48 kPa', 'kPa'],
       cruiseRpm: ['2200', 'rpm'],

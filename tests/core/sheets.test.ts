@@ -46,7 +46,7 @@ describe('interlocks', () => {
       'distributor-out',
       'witness-marks',
       'crank-at-reference',
-      'slack-taken-up',
+      'backlash-taken-up',
       'barring-tool-fitted',
       'battery-isolated'
     ]);

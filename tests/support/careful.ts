@@ -131,7 +131,10 @@ const READ: Record<string, string[]> = {
   'float-bench': ['0.30'],
   'top-float': ['0.10'],
   'bush-play': ['0.04'],
-  'teeth-counted': ['11']
+  'teeth-counted': ['11'],
+  'hold-start': ['60'],
+  'hold-end': ['59'],
+  'hold-seconds': ['60']
 };
 /** figures that are read one after the other, by the first of the two */
 const PAIRS: Record<string, [first: string, second: string, rows: [string, string][]]> = {
@@ -153,6 +156,14 @@ const PAIRS: Record<string, [first: string, second: string, rows: [string, strin
       ['2', '2'],
       ['3', '3'],
       ['4', '4']
+    ]
+  ],
+  'vac-kpa': [
+    'vac-kpa',
+    'vac-deg',
+    [
+      ['0', '9b'],
+      ['40', '22b']
     ]
   ],
   'stop-turns': [

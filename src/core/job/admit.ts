@@ -6,7 +6,7 @@ import { surfaceOf, type JobState, type StepView } from './domain.ts';
 import type { EventBody, EventOf, JobEvent } from './events.ts';
 import { possible } from './possible.ts';
 import { reasonsAt } from './reasons.ts';
-import { inTheWay, provedAt, shortsOf } from './proved.ts';
+import { inTheWay, provedAt, shortsOf, wantsReason } from './proved.ts';
 import { forbidding, putRight, ruleText } from './rules.ts';
 import type { Act } from './acts.ts';
 import { labelOf, onlyMeasured, saidWithSight, slotOf, type RunSheet, type Slot, type Step } from './run-sheet.ts';
@@ -220,9 +220,9 @@ function mayBeOverruled(
   const shorts = shortsOf(state, v);
   const never = shorts.find((x) => x.letter === 'X');
   if (never) return fail('not-proved', 'open', { step: title, what: never.what });
-  const open = inTheWay(state, v)?.what ?? shorts.find((x) => x.letter === 'R')?.what;
+  const open = inTheWay(state, v)?.what ?? shorts.find(wantsReason)?.what;
   if (open === undefined) return fail('nothing-open', 'open', { step: title });
-  return shorts.some((x) => x.letter === 'R' && x.what === e.open)
+  return shorts.some((x) => wantsReason(x) && x.what === e.open)
     ? yes
     : fail('open-otherwise', 'open', { step: title, what: open });
 }
@@ -290,7 +290,7 @@ function unreadSlots(state: JobState, step: Step): Slot[] {
 
 /** What a step leaves open, in words; null when it is settled. A reason for just this goes on from it, where one may. */
 export const notSettled = (state: JobState, v: StepView): string | null =>
-  (inTheWay(state, v) ?? shortsOf(state, v).find((x) => x.letter === 'X' || x.letter === 'R'))?.what ?? null;
+  (inTheWay(state, v) ?? shortsOf(state, v).find((x) => x.letter === 'X' || wantsReason(x)))?.what ?? null;
 
 /** Whether a run sheet has a place for a reading; needs no log, so that logging a figure stays cheap. */
 export function takesReading(

@@ -121,22 +121,26 @@ export interface RepeatGroup {
   share: number;
 }
 
-/** What a surface says of a step, and how its figures are read. Everything here may be left out. */
 /** What the readings of a step leave open, where its words alone do not tell how. */
 export interface Open {
   what: string;
   short: Shortfall;
+  /** the states that it concerns; without it all that the step makes true */
+  of?: readonly string[];
   /** it is of the result, and not of the state that the step makes true: a reason goes on, and the state stands on its proof */
   aside?: true;
+  /** it harms the machine: no reason goes on from it, though one would from the other ways in which the state is not proved */
+  never?: true;
 }
 
+/** What a surface says of a step, and how its figures are read. Everything here may be left out. */
 export interface SurfaceWords<State = any> {
   /** the finding at its top; null leaves the instruction there */
   headline?: (state: State, v: StepView, len: LengthText) => string | null;
   /** the same finding as data: what to do next, how far and which way; null: there is nothing to do but read on */
   advice?: (state: State, v: StepView) => Advised | null;
   /** what its readings leave open; null when they settle it */
-  open?: (state: State, v: StepView) => string | Open | null;
+  open?: (state: State, v: StepView) => string | Open | readonly Open[] | null;
   /** where the next figure goes, where that does not follow from the slots alone; null: it takes none */
   aim?: (state: State, step: Step, prefer?: string) => Aim | null;
   /** takes off what is typed beside the figure, as the side of the top in `17.6 a` */

@@ -46,17 +46,24 @@ export const looksOpen = (state: JobState, v: Pick<StepView, 'step'>): readonly 
 export function shortsOf(state: JobState, v: StepView): Short[] {
   const { flags } = state.sheet.words;
   const claimed = provedAt(v.step, flags).filter((f) => !v.step.clears.includes(f) || state.flags.has(f));
-  const open = openAt(state, v);
+  const opens = openAt(state, v);
   const out: Short[] = [];
-  const add = (flag: string | null, short: Shortfall, what: string) => {
+  const add = (flag: string | null, short: Shortfall, what: string, never = false) => {
     const w = flag === null ? undefined : flags[flag];
-    const letter = flag === null ? 'R' : letterOf(w!.proof ?? OTHERWISE[w!.hard ? 'hard' : 'soft'], short);
+    const letter = never
+      ? 'X'
+      : flag === null
+        ? 'R'
+        : letterOf(w!.proof ?? OTHERWISE[w!.hard ? 'hard' : 'soft'], short);
     if (letter !== '-') out.push({ flag, short, letter, what });
   };
   // figures first: what they say is looked into before anything else is
   const made = claimed.filter((f) => !v.step.clears.includes(f));
-  if (open?.aside) add(null, open.short, open.what);
-  else for (const f of open ? (made.length > 0 ? made : claimed) : []) add(f, open!.short, open!.what);
+  for (const o of opens) {
+    const of = o.aside ? [] : o.of ? claimed.filter((f) => o.of!.includes(f)) : made.length > 0 ? made : claimed;
+    for (const f of of) add(f, o.short, o.what, o.never);
+    if (o.aside) add(null, o.short, o.what);
+  }
   for (const f of claimed) {
     for (const l of looksOf(v.step).filter((x) => x.proves.includes(f))) {
       const said = lookSaid(state, l);
@@ -64,17 +71,20 @@ export function shortsOf(state: JobState, v: StepView): Short[] {
       else if (said.holds !== null) add(f, 'out', said.holds);
     }
   }
-  if (claimed.length === 0 && open && !open.aside) add(null, open.short, open.what);
+  if (claimed.length === 0) for (const o of opens) if (!o.aside) add(null, o.short, o.what);
   return out;
 }
 
-/** What the figures and answers of a step leave open, and in which way; null where they settle it. */
-function openAt(state: JobState, v: StepView): Open | null {
-  const open =
-    surfaceOf(state.domains, v.step.surface).open?.(state, v) ?? heldBy(state, v.step) ?? tallyOpen(state, v);
-  if (open !== null) return typeof open === 'string' ? { what: open, short: shortfallOf(open, state, v) } : open;
+/** What the figures and answers of a step leave open, and in which way; empty where they settle it. */
+function openAt(state: JobState, v: StepView): readonly Open[] {
+  const told = surfaceOf(state.domains, v.step.surface).open?.(state, v) ?? [];
+  const own = typeof told === 'string' || 'what' in told ? [told] : told;
+  const other = own.length > 0 ? null : (heldBy(state, v.step) ?? tallyOpen(state, v));
+  const opens = other === null ? own : [other];
+  if (opens.length > 0)
+    return opens.map((o) => (typeof o === 'string' ? { what: o, short: shortfallOf(o, state, v) } : o));
   const unnamed = v.step.slots.find((s) => needsGauge(state, v.step, s.slot));
-  return unnamed ? { short: 'no-gauge', what: `${unnamed.label}: no gauge named` } : null;
+  return unnamed ? [{ short: 'no-gauge', what: `${unnamed.label}: no gauge named` }] : [];
 }
 
 /** A figure of a step that decides something was read, and nobody said by which gauge. */
@@ -103,18 +113,25 @@ function heldBy(state: JobState, step: Step): string | null {
   return null;
 }
 
+/**
+ * Whether a step is left in spite of this only with a reason: what goes on with one, and what was read and does not decide the
+ * state, which then stays off. What was not read, or was seen to be so, is left by Done where it may be left.
+ */
+export const wantsReason = (s: Short): boolean =>
+  s.letter === 'R' || (s.letter === 'K' && (s.short === 'undecided' || s.short === 'no-gauge'));
+
 /** What stands in the way of a step: what no reason goes on from first, then what a reason was not yet given for. */
 export function inTheWay(state: JobState, v: StepView): Short | null {
   const shorts = shortsOf(state, v);
   const reasons = reasonsAt(state.replayed.overrides, v.step);
-  return shorts.find((s) => s.letter === 'X') ?? shorts.find((s) => s.letter === 'R' && !reasons.open(s.what)) ?? null;
+  return shorts.find((s) => s.letter === 'X') ?? shorts.find((s) => wantsReason(s) && !reasons.open(s.what)) ?? null;
 }
 
 /** States that were given by steps and are not proved now, and those that stand on a reason alone. */
 export interface Unproved {
   /** no longer true, with what took them back; the step is to be done again where `again` */
   fallen: ReadonlyMap<string, Fallen>;
-  /** given with a reason: not counted by what keeps people and machines whole */
+  /** given, or left unproved, with a reason: steps go on with it, what keeps people and machines whole does not count it */
   onWord: ReadonlyMap<string, string>;
 }
 
@@ -143,8 +160,11 @@ export function unproved(state: JobState): Unproved {
         looksOf(v.step).some((l) => s.what.startsWith(l.question) && !asked.has(l.id))
       )
         continue;
-      if (s.letter === 'R' && reasons.open(s.what)) onWord.set(s.flag, reasons.said!);
-      else if (s.letter !== 'F') fallen.set(s.flag, { step: v.step.id, what: s.what, again: s.letter !== 'K' });
+      const said = reasons.open(s.what);
+      if (said && s.letter !== 'X') onWord.set(s.flag, reasons.said!);
+      if (said && s.letter === 'R') continue;
+      if (s.letter !== 'F')
+        fallen.set(s.flag, { step: v.step.id, what: s.what, again: s.letter !== 'K' || (wantsReason(s) && !said) });
     }
   }
   return { fallen, onWord };

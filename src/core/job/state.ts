@@ -4,7 +4,6 @@ import {
   type ChosenSchool,
   type Correction,
   type Domain,
-  type Fallen,
   type JobState,
   type StepState,
   type StepView,
@@ -76,7 +75,7 @@ function assemble<W, S extends string>(
   { fallen, onWord }: Unproved
 ): JobState<W, S> {
   const { sheet, engine, r, schools } = context;
-  const steps = stepViews(sheet, r, flags, fallen);
+  const steps = stepViews(sheet, r, flags, { fallen, onWord });
   const current = steps.findIndex((s) => s.state === 'repeat' || s.state === 'open' || s.state === 'blocked');
   const counted = steps.filter((s) => s.state !== 'not-needed');
   const closed = steps.some((s) => s.step.acts.includes('closes-log') && s.mark?.state === 'done');
@@ -160,13 +159,10 @@ function isNeeded(asked: Step['onlyIf'], r: Replayed): boolean | undefined {
   return fact === undefined ? undefined : fact === (asked.when ?? true);
 }
 
-function stepViews(
-  sheet: RunSheet,
-  r: Replayed,
-  flags: ReadonlySet<string>,
-  fallen: ReadonlyMap<string, Fallen>
-): StepView[] {
+function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<string>, { fallen, onWord }: Unproved): StepView[] {
+  // what was left unproved with a reason is gone on without
   const matters = (f: string) => {
+    if (onWord.has(f)) return false;
     const only = sheet.words.flags[f]?.only;
     return only === undefined || r.facts.get(only) !== false;
   };

@@ -56,7 +56,7 @@ export const plungerLift = sheet({
       accept: 'Inside its limits by the whole of its doubt.',
       ifSkipped: 'A mistake sealed under the cover.',
       role: 'lift-proof',
-      sets: ['indicator-zeroed', 'slack-taken-up', 'pump-timing-verified'],
+      sets: ['indicator-zeroed', 'backlash-taken-up', 'pump-timing-verified'],
       mustBeOff: ['pump-gear-loose']
     }),
     pump.valveIn({ id: 'valve-in', phase: CLOSE }),

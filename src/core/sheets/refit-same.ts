@@ -82,7 +82,7 @@ export const refitSame = sheet({
       hazards: ['barring-tool', 'rotating'],
       needs: ['battery-isolated', 'leads-mapped'],
       acts: ['turns-crank'],
-      sets: ['crank-at-reference', 'compression-confirmed', 'slack-taken-up', 'cap-off']
+      sets: ['crank-at-reference', 'compression-confirmed', 'backlash-taken-up', 'cap-off']
     }),
     tooth.witnessMarks({ id: 'marks', phase: OUT, needs: ['crank-at-reference'] }),
     step({

@@ -48,7 +48,7 @@ export const shaftInPlace = sheet({
       ifSkipped: 'The risk is taken for nothing.',
       tools: ['lamp'],
       minutes: 15,
-      needs: ['crank-at-reference', 'compression-confirmed', 'mark-judged'],
+      needs: ['crank-at-reference', 'compression-confirmed', 'damper-verified'],
       sets: ['shaft-fault-proved'],
       slots: [
         { ...toothSlots['rotor-seen'], label: 'rotor at the reference, bearing from above', required: true },

@@ -124,7 +124,7 @@ export const shaftOut: Step[] = [
     hazards: ['barring-tool', 'pinch'],
     needs: ['shaft-rod-held'],
     acts: ['turns-crank'],
-    clears: ['crank-at-reference', 'slack-taken-up', 'shaft-rod-held'],
+    clears: ['crank-at-reference', 'backlash-taken-up', 'shaft-rod-held'],
     onlyIf: turned
   }),
   step({

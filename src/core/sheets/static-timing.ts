@@ -44,7 +44,7 @@ export const staticTiming = sheet({
     timing.indexHousing({
       id: 'index',
       phase: SET,
-      needs: ['distributor-seated', 'crank-at-reference', 'compression-confirmed', 'slack-taken-up']
+      needs: ['distributor-seated', 'crank-at-reference', 'compression-confirmed', 'backlash-taken-up']
     }),
     timing.powerOff({ id: 'power-off', phase: SET }),
     step({

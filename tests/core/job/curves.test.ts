@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { shortsOf } from '$core/job/proved.ts';
 import { resultText } from '$core/job/figure-text.ts';
 import { notSettled, settledFigures } from '$core/job/index.ts';
 import { curveMatch } from '$core/calculations/curve/curve-match.ts';
@@ -305,6 +306,35 @@ describe('lobes, vacuum, scatter', () => {
       job.read('vacuum', slot, v);
     expect(headline(job, 'vacuum')).toContain('leaks: 6.0 kPa');
     expect(job.state.work.vacuum.hold!.rule).toBe(true);
+  });
+  it('prove vacuum advance by the timing at two depressions, and the capsule by a timed wait', () => {
+    const open = (job: PlayedJob) =>
+      shortsOf(job.state, job.view('vacuum')).map((s) => `${s.flag} ${s.short} ${s.letter}`);
+    const vacuum = (values: Record<string, string>, ...pairs: [string, string][]) => {
+      const job = new PlayedJob(engineWith({ ...CURVE, vacuumUnit: 'fitted', ...values }), 'strobe-timing');
+      for (const [kpa, deg] of pairs) {
+        job.read('vacuum', 'vac-kpa', kpa);
+        job.read('vacuum', 'vac-deg', deg);
+      }
+      return job;
+    };
+    expect(open(vacuum({}))).toEqual(['vacuum-set nothing X', 'capsule-ok nothing X']);
+    expect(open(vacuum({}, ['0', '9b']))[0]).toBe('vacuum-set nothing X');
+    // the wrong side of the capsule
+    expect(open(vacuum({}, ['0', '9b'], ['40', '2b']))[0]).toBe('vacuum-set out X');
+    expect(open(vacuum({}, ['0', '9b'], ['5', '9b']))[0]).toBe('vacuum-set undecided R');
+    const sheet = { vacuumCurve: '10 0; 40 14', vacuumTolDeg: '2' };
+    expect(open(vacuum(sheet, ['0', '9b'], ['40', '29b']))[0]).toBe('vacuum-set out X');
+    const right = vacuum(sheet, ['0', '9b'], ['40', '23b']);
+    expect(open(right)).toEqual(['capsule-ok nothing X']);
+    for (const [slot, v] of [
+      ['hold-start', '60'],
+      ['hold-end', '50'],
+      ['hold-seconds', '60']
+    ] as const)
+      right.read('vacuum', slot, v);
+    // a leak is known by it, and carried on: it is no reason not to leave the step
+    expect(open(right)).toEqual(['capsule-ok out F']);
   });
   it('hold scatter against what the last measured float explains', () => {
     const on = (values: Record<string, string>) => ({

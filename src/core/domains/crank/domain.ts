@@ -38,7 +38,7 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
   corrects: (c) => c.works.mark,
   answers: (c) => ({ markDoubted: markDoubted(c) }),
   // proved on an earlier job, and good enough for this one
-  gives: (c) => (markDoubted(c) === false ? ['mark-judged'] : []),
+  gives: (c) => (markDoubted(c) === false ? ['damper-verified'] : []),
   // the wheel no longer tells the stroke: what rested on it falls
   falls: (c) => (turnsOpen(c) ? ['compression-confirmed', 'crank-at-reference'] : []),
   surfaces,

@@ -17,10 +17,10 @@ export const proofs: Record<string, Proof> = {
   ),
   'probe-in': proof('XXX-', 'machine', probeOut),
   'piston-stop-in': proof('XXX-', 'machine', probeOut),
-  'tdc-true': proof('XXRR', 'result'),
-  'mark-judged': proof('XFRR', 'result'),
-  'scale-made': proof('XXRR', 'result'),
-  'compression-confirmed': proof('XXRR', 'result'),
+  'tdc-true': proof('XXKK', 'result'),
+  'damper-verified': proof('XFKK', 'result'),
+  'scale-made': proof('XXRK', 'result'),
+  'compression-confirmed': proof('XXK-', 'result'),
   'crank-at-reference': proof('XXRR', 'result'),
-  'slack-taken-up': proof('XXR-', 'result')
+  'backlash-taken-up': proof('XXR-', 'result')
 };

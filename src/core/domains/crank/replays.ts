@@ -27,12 +27,12 @@ export function replays(r: Replayed, e: JobEvent, step: Step | undefined, happen
   if (happened?.forbids.includes('turns-crank') || happened?.forbids.includes('cranks-by-power')) {
     r.crank.push({ crankDeg: null, move: 'unknown', seq: e.seq });
     set(r, 'crank-at-reference', false);
-    set(r, 'slack-taken-up', false);
+    set(r, 'backlash-taken-up', false);
     lose(r);
   }
   if (e.kind === 'crank') {
     set(r, 'crank-at-reference', false);
-    if (e.move !== 'forward') set(r, 'slack-taken-up', false);
+    if (e.move !== 'forward') set(r, 'backlash-taken-up', false);
     if (e.crankDeg === null) lose(r);
   }
 }

@@ -30,7 +30,7 @@ const STEPPED_BACK: Rule<CrankVocabulary['flag']> = {
   ifItHappened: 'Turn back well beyond, come forward onto the setting, and take again what was taken there.',
   harm: 'result',
   forbids: ['reaches-reference', 'indexes'],
-  loses: ['crank-at-reference', 'slack-taken-up']
+  loses: ['crank-at-reference', 'backlash-taken-up']
 };
 
 export const rules: Rule<CrankVocabulary['flag']>[] = [
@@ -46,7 +46,7 @@ export const rules: Rule<CrankVocabulary['flag']>[] = [
     ifItHappened: 'Stop, look inside, test for leaks.',
     harm: 'machine',
     forbids: ['cranks-by-power', 'starts'],
-    loses: ['tdc-true', 'crank-at-reference', 'compression-confirmed', 'slack-taken-up']
+    loses: ['tdc-true', 'crank-at-reference', 'compression-confirmed', 'backlash-taken-up']
   },
   {
     id: 'IL.17s',
@@ -58,7 +58,7 @@ export const rules: Rule<CrankVocabulary['flag']>[] = [
     ifItHappened: 'Stop, look inside, test for leaks.',
     harm: 'machine',
     forbids: ['cranks-by-power', 'starts'],
-    loses: ['tdc-true', 'crank-at-reference', 'compression-confirmed', 'slack-taken-up']
+    loses: ['tdc-true', 'crank-at-reference', 'compression-confirmed', 'backlash-taken-up']
   },
   {
     id: 'IL.19',
@@ -70,12 +70,12 @@ export const rules: Rule<CrankVocabulary['flag']>[] = [
     ifItHappened: 'Isolate, inspect, zero everything again.',
     harm: 'person',
     forbids: ['cranks-by-power', 'starts'],
-    loses: ['tdc-true', 'crank-at-reference', 'compression-confirmed', 'slack-taken-up']
+    loses: ['tdc-true', 'crank-at-reference', 'compression-confirmed', 'backlash-taken-up']
   },
   {
     id: 'IL.12',
     on: ['crank-at-reference'],
-    off: ['slack-taken-up'],
+    off: ['backlash-taken-up'],
     bar: 'Slack not taken up: set nothing fine',
     never: 'Take or set a fine timing after the crank was last moved backward.',
     because: 'The slack of the drive goes straight into the figure.',
@@ -88,7 +88,7 @@ export const rules: Rule<CrankVocabulary['flag']>[] = [
   {
     id: 'IL.74',
     on: [],
-    off: ['mark-judged'],
+    off: ['damper-verified'],
     bar: 'Mark not judged: no final figure by it',
     never: 'Use the mark for a final figure before it was judged.',
     because: 'A slipped ring or a foreign pulley gives a false zero.',
@@ -107,6 +107,6 @@ export const rules: Rule<CrankVocabulary['flag']>[] = [
     ifItHappened: 'Prove the mark on the pair that is fitted, correct what was read by it.',
     harm: 'result',
     forbids: ['indexes', 'reads-initial'],
-    loses: ['mark-judged', 'base-timing-set']
+    loses: ['damper-verified', 'base-timing-set']
   }
 ];

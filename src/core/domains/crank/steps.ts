@@ -96,7 +96,7 @@ export const judgeMark = (u: Use): Step =>
         'Less than its uncertainty: keep. Constant: mark anew or correct. Changing from job to job: the ring slips.',
       ifSkipped: 'A mark that moves is trusted later.',
       minutes: 5,
-      sets: ['mark-judged'],
+      sets: ['damper-verified'],
       needs: ['tdc-true'],
       surface: 'mark'
     },
@@ -136,7 +136,7 @@ export const toReference = (u: Use): Step =>
       minutes: 5,
       helper: 'advised',
       hazards: ['barring-tool'],
-      sets: ['crank-at-reference', 'slack-taken-up'],
+      sets: ['crank-at-reference', 'backlash-taken-up'],
       needs: ['compression-confirmed', 'barring-tool-fitted'],
       slots: [slots.stands],
       values: ['backlashDeg', 'runningDirection', 'firingOrder'],

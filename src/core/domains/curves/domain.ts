@@ -6,7 +6,7 @@ import { lobesFinding, lobesWork } from './lobes-work.ts';
 import { scatterWork, type DriveWander } from './scatter-work.ts';
 import { settle } from './settle.ts';
 import { sweepWork } from './sweep-work.ts';
-import { vacuumFinding, vacuumWork } from './vacuum-work.ts';
+import { vacuumFinding, vacuumOpen, vacuumWork } from './vacuum-work.ts';
 import { choiceOf, numberOf, type CurvesVocabulary } from './vocabulary.ts';
 import { scatterHeadline, scatterOpen, sweepHeadline, sweepOpen } from './words.ts';
 import type { CurvesContext, CurvesState } from './works.ts';
@@ -39,7 +39,7 @@ export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
     },
     vacuum: {
       headline: (state) => vacuumFinding(state.work.vacuum),
-      open: (state) => (state.work.vacuum.hold?.state === 'out' ? 'the diaphragm leaks' : null)
+      open: (state) => vacuumOpen(state.work.vacuum)
     }
   },
   schools: {

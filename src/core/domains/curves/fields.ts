@@ -59,6 +59,7 @@ export const fields = [
     example: '15 0; 25 6; 40 14',
     help: 'kPa below the air, then crank degrees; points apart by semicolons.'
   }),
+  angle('vacuumTolDeg', 'Vacuum advance, within \u00b1 of its curve', '2'),
   number('vacuumLossMax', 'Vacuum capsule may lose, kPa a minute', '3', { positive: true }),
   pressure('idleKpa', 'Depression at idle', '55 kPa'),
   field({

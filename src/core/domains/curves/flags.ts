@@ -6,6 +6,7 @@ export const flags = {
   'baseline-known': { on: 'curve known as it was found', off: 'curve not known as it was found', danger: false },
   'curve-verified': { on: 'curve measured', off: 'curve not measured', danger: false },
   'vacuum-set': { on: 'vacuum advance checked', off: 'vacuum advance not checked', danger: false },
+  'capsule-ok': { on: 'vacuum capsule holds', off: 'vacuum capsule not tried', danger: false },
   'advance-parts-counted': {
     on: 'advance parts on a tray, counted',
     off: 'advance parts not counted onto a tray',

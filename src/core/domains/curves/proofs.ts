@@ -10,8 +10,9 @@ export const proofs: Record<string, Proof> = {
       'clean and oil it, then try three times again'
     ])
   ),
-  'baseline-known': proof('XRRK', 'result'),
+  'baseline-known': proof('KFKK', 'result'),
   'curve-verified': proof('XRRK', 'machine'),
-  'vacuum-set': proof('XRRR', 'result'),
+  'vacuum-set': proof('XXRK', 'result'),
+  'capsule-ok': proof('XFKR', 'result'),
   'advance-parts-counted': proof('XXX-', 'machine')
 };

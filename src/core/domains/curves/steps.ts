@@ -57,7 +57,7 @@ export const vacuumChecked = (u: Use): Step =>
       minutes: 8,
       helper: 'yes',
       hazards: ['rotating'],
-      sets: ['vacuum-set'],
+      sets: ['vacuum-set', 'capsule-ok'],
       slots: [slots['vac-kpa'], slots['vac-deg'], slots['hold-start'], slots['hold-end'], slots['hold-seconds']],
       onlyIf: vacuumFitted,
       schools: ['vacuum'],

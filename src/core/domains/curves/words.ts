@@ -1,4 +1,4 @@
-import type { StepView } from '../../job/domain.ts';
+import type { Open, StepView } from '../../job/domain.ts';
 import { scatterFinding } from './scatter-work.ts';
 import { sweepFinding, type SweepWork } from './sweep-work.ts';
 import { sets } from './vocabulary.ts';
@@ -15,13 +15,16 @@ export function sweepHeadline(state: CurvesState, v: StepView): string | null {
   return n > 0 ? `${n} ${n === 1 ? 'point' : 'points'} read: go on up in steps, then down` : null;
 }
 
-export function sweepOpen(state: CurvesState, v: StepView): string | null {
+export function sweepOpen(state: CurvesState, v: StepView): string | Open | null {
   const w = sweepOf(state, v);
   const up = w.points.filter((p) => p.deg !== null && p.dir === 'up').length;
   if (up < 6) return `${up} points going up are read, six are needed to see the curve`;
   if (sets(v, 'baseline-known')) return null;
+  const total = w.total?.verdict?.state;
+  if (total === 'out')
+    return { what: 'the total timing is above its limit: less advance before any load', short: 'out', never: true };
   if (w.compare?.state === 'out') return 'points of the curve lie outside their limits';
-  return w.total?.verdict?.state === 'out' ? 'the total timing is above its limit' : null;
+  return total === 'unsure' ? 'the total timing is near its limit, too close to call' : null;
 }
 
 export const scatterHeadline = (state: CurvesState): string | null => scatterFinding(state.work.scatter);

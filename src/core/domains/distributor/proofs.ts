@@ -50,7 +50,7 @@ export const proofs: Record<string, Proof> = {
   ),
   'gear-meshed': proof(
     'XXR-',
-    'machine',
+    'result',
     look('felt-mesh', 'Rotor turned by hand', 'only slack and springs give', [
       'turns on freely',
       'it is not in mesh: lift it and lower it again'
@@ -97,13 +97,13 @@ export const proofs: Record<string, Proof> = {
   ),
   'clamp-snug': proof(
     'XXX-',
-    'result',
+    'machine',
     look('felt-clamp', 'Housing', 'turns only on purpose', [
       'turns by itself, or not at all',
       'tighten or ease the clamp until it turns only on purpose'
     ])
   ),
-  'clamp-final': proof('XXRR', 'result'),
+  'clamp-final': proof('XXRR', 'machine'),
   'witness-marks': proof(
     'XXR-',
     'result',

@@ -13,7 +13,7 @@ export const rules: Rule<DistributorVocabulary['flag']>[] = [
     ifItHappened: 'Look for the oil-pump shaft, then find the crank again.',
     harm: 'machine',
     forbids: ['cranks-by-power', 'starts'],
-    loses: ['crank-at-reference', 'compression-confirmed', 'slack-taken-up', 'pump-shaft-present']
+    loses: ['crank-at-reference', 'compression-confirmed', 'backlash-taken-up', 'pump-shaft-present']
   },
   {
     id: 'IL.04',

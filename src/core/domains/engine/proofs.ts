@@ -4,7 +4,7 @@ import { look, proof, type Proof } from '../../job/proof.ts';
 export const proofs: Record<string, Proof> = {
   'data-confirmed': proof(
     'XXK-',
-    'machine',
+    'result',
     look('seen-plates', 'Plates of engine and unit', 'as on the data sheet', [
       'other than the data sheet',
       'put the data sheet right before anything is worked out from it'
@@ -145,5 +145,5 @@ export const proofs: Record<string, Proof> = {
       'stop it at once; look for an oil drive that is not engaged, and prime again'
     ])
   ),
-  'log-closed': proof('XXXR', 'result')
+  'log-closed': proof('XXX-', 'result')
 };

@@ -39,7 +39,7 @@ export const rules: Rule<EngineVocabulary['flag']>[] = [
     ifItHappened: 'Isolate, see to people, inspect bolt, key and radiator.',
     harm: 'person',
     forbids: ['cranks-by-power', 'starts'],
-    loses: ['crank-at-reference', 'compression-confirmed', 'slack-taken-up', 'sweep-done']
+    loses: ['crank-at-reference', 'compression-confirmed', 'backlash-taken-up', 'sweep-done']
   },
   {
     id: 'IL.16',
@@ -63,7 +63,7 @@ export const rules: Rule<EngineVocabulary['flag']>[] = [
     ifItHappened: 'Stop, take the pin out, look for fragments and at the gear\u2019s face.',
     harm: 'machine',
     forbids: ['turns-crank', 'turns-back', 'cranks-by-power', 'starts'],
-    loses: ['crank-at-reference', 'slack-taken-up']
+    loses: ['crank-at-reference', 'backlash-taken-up']
   },
   {
     id: 'IL.20',
@@ -105,7 +105,7 @@ export const rules: Rule<EngineVocabulary['flag']>[] = [
     ifItHappened: 'Block it, drives in neutral, bring the crank to its reference again.',
     harm: 'person',
     forbids: ['turns-crank', 'turns-back', 'cranks-by-power', 'starts'],
-    loses: ['crank-at-reference', 'slack-taken-up']
+    loses: ['crank-at-reference', 'backlash-taken-up']
   },
   {
     id: 'IL.25',

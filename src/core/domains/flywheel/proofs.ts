@@ -10,7 +10,7 @@ export const proofs: Record<string, Proof> = {
       'put it on a gap: it shocks, and burns its module'
     ])
   ),
-  'depth-table': proof('XXRR', 'machine'),
+  'depth-table': proof('XXRR', 'result'),
   'marks-complete': proof('XXFK', 'machine'),
   'cylinders-matched': proof('XXR-', 'result'),
   'throttle-at-stop': proof(
@@ -29,7 +29,7 @@ export const proofs: Record<string, Proof> = {
       'set the linkage until the lever brings it there'
     ])
   ),
-  'full-advance-set': proof('XXRR', 'machine'),
+  'full-advance-set': proof('XXRK', 'machine'),
   'water-on': proof(
     'XXX-',
     'machine',

@@ -1,4 +1,4 @@
-import type { Domain, StepView } from '../../job/domain.ts';
+import type { Domain, Open, StepView } from '../../job/domain.ts';
 import { turnWord } from '../../job/texts.ts';
 import { domain as distributor } from '../distributor/domain.ts';
 import { bodyOpen, bodyWork } from './body-work.ts';
@@ -43,9 +43,17 @@ function gearsHeadline(state: GearsState, v: StepView): string | null {
   return unknown ? `Nothing differs so far; ${unknown} not compared` : 'Old and new agree';
 }
 
-function gearsOpen(state: GearsState, v: StepView): string | null {
+/** Whether the units compare: a gear that must not be fitted is let go by no reason. Its material is answered for by itself. */
+function gearsOpen(state: GearsState, v: StepView): Open | null {
   const { gears } = state.work;
   if (!asks(v, 'new-teeth')) return null;
-  if (gears.ok === null) return `unknown: ${gears.lacks.join(', ')}`;
-  return gears.ok ? null : gearFinding(gears.findings!.find((f) => f.severity === 'stop')!).replace(/\.$/, '');
+  const of = ['unit-compared'];
+  if (gears.ok === null) return { what: `unknown: ${gears.lacks.join(', ')}`, short: 'nothing', of };
+  if (gears.ok) return null;
+  return {
+    what: gearFinding(gears.findings!.find((f) => f.severity === 'stop')!).replace(/\.$/, ''),
+    short: 'out',
+    of,
+    never: true
+  };
 }

@@ -19,5 +19,5 @@ export const proofs: Record<string, Proof> = {
     look('felt-gear', 'Gear on its shaft', 'does not move', ['moves', 'the pin does not hold: fit one that does']),
     look('seen-pin', 'Pin', 'flush, as it was drawn', ['stands out', 'drive it home and secure it'])
   ),
-  'dist-float-known': proof('XRRK', 'machine')
+  'dist-float-known': proof('XRRK', 'result')
 };

@@ -93,7 +93,7 @@ export const gearOn = (u: Use): Step =>
       minutes: 4,
       helper: 'yes',
       hazards: ['pinch'],
-      needs: ['taper-clean', 'pump-locked', 'crank-at-reference', 'slack-taken-up'],
+      needs: ['taper-clean', 'pump-locked', 'crank-at-reference', 'backlash-taken-up'],
       adjusts: ['pump-gear'],
       acts: ['fits-gear', 'reaches-in']
     },
@@ -114,7 +114,7 @@ export const firstTorque = (u: Use): Step =>
       hazards: ['barring-tool', 'overtorque'],
       sets: ['taper-prelim'],
       clears: ['pump-gear-loose'],
-      needs: ['pump-locked', 'taper-clean', 'slack-taken-up'],
+      needs: ['pump-locked', 'taper-clean', 'backlash-taken-up'],
       slots: [slots['torque-first']],
       values: ['firstTorqueNm'],
       surface: 'gear-torque',

@@ -5,7 +5,7 @@ export const proofs: Record<string, Proof> = {
   'chart-confirmed': proof('XXX-', 'result'),
   'offset-planned': proof('XXR-', 'result'),
   'drive-cover-off': proof(
-    'XXR-',
+    'XXRR',
     'machine',
     look('seen-cover', 'Drive cover', 'bolted, its seal not rolled', [
       'not bolted, or the seal is rolled',
@@ -13,7 +13,7 @@ export const proofs: Record<string, Proof> = {
     ])
   ),
   'delivery-valve-out': proof(
-    'XXX-',
+    'XXXR',
     'person',
     look('seen-valve', 'Delivery valve', 'parts in their order, none over, new seal', [
       'a part is over, or the seal is old',
@@ -29,9 +29,9 @@ export const proofs: Record<string, Proof> = {
     ])
   ),
   'travel-proved': proof('XXXX', 'machine'),
-  'indicator-zeroed': proof('XRRK', 'result'),
+  'indicator-zeroed': proof('XXXK', 'result'),
   'pump-on': proof(
-    'XXR-',
+    'XXRR',
     'machine',
     look('felt-flange', 'Flange before its nuts', 'closes by hand all round', [
       'stands off',
@@ -39,7 +39,7 @@ export const proofs: Record<string, Proof> = {
     ])
   ),
   'support-bracket-on': proof(
-    'XXR-',
+    'XXRR',
     'machine',
     look('felt-bracket', 'Rear support, after the flange was tight', 'goes on without strain', [
       'has to be forced',
@@ -47,7 +47,7 @@ export const proofs: Record<string, Proof> = {
     ])
   ),
   'pump-oil-line-on': proof(
-    'XXR-',
+    'XXX-',
     'machine',
     look('felt-line', 'Oil line and its seal', 'fitted and tight', [
       'loose, or no seal',
@@ -83,7 +83,7 @@ export const proofs: Record<string, Proof> = {
       'look at the lock for damage, take it out and prove the timing anew'
     ])
   ),
-  'pump-timing-verified': proof('XXRR', 'machine'),
+  'pump-timing-verified': proof('XXRK', 'result'),
   'lines-loose': proof(
     'XXX-',
     'person',

@@ -30,7 +30,7 @@ export const rules: Rule<PumpVocabulary['flag']>[] = [
     ifItHappened: 'Stop, replace the lock, have the pump looked at by a pump shop, set it anew.',
     harm: 'machine',
     forbids: ['turns-crank', 'turns-back', 'cranks-by-power', 'starts'],
-    loses: ['pump-timing-verified', 'taper-prelim', 'crank-at-reference', 'slack-taken-up']
+    loses: ['pump-timing-verified', 'taper-prelim', 'crank-at-reference', 'backlash-taken-up']
   },
   {
     id: 'lock-slack',
@@ -69,7 +69,7 @@ export const rules: Rule<PumpVocabulary['flag']>[] = [
     ifItHappened: 'Check the timing, clean the taper, set it anew.',
     harm: 'machine',
     forbids: ['turns-crank', 'turns-back', 'cranks-by-power', 'starts'],
-    loses: ['pump-timing-verified', 'taper-prelim', 'taper-clean', 'crank-at-reference', 'slack-taken-up']
+    loses: ['pump-timing-verified', 'taper-prelim', 'taper-clean', 'crank-at-reference', 'backlash-taken-up']
   },
   {
     id: 'IL.51',

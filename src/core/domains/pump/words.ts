@@ -1,4 +1,4 @@
-import type { StepView } from '../../job/domain.ts';
+import type { Open, StepView } from '../../job/domain.ts';
 import type { Advised } from '../../job/advised.ts';
 import { degText, judgedBy, lower, plusMinus, turnWord, VERDICT_WORD, type LengthText } from '../../job/texts.ts';
 import { formatTiming, timingLimits, timingPm } from '../../units/format.ts';
@@ -46,7 +46,7 @@ export function liftHeadline(state: PumpState, v: StepView, len: LengthText): st
   return w.falling.length ? 'Still falling: back the crank further until it stands still' : null;
 }
 
-export function liftOpen(state: PumpState, v: StepView): string | null {
+export function liftOpen(state: PumpState, v: StepView): string | Open | null {
   const w = liftOf(state, v);
   if (w.falling.length && !w.base && !w.lift) return 'the plunger has not come to rest: back the crank further';
   if (!w.base) return 'the base circle was not found';
@@ -56,12 +56,18 @@ export function liftOpen(state: PumpState, v: StepView): string | null {
   if (!w.timing) return 'the lift is no timing yet: the kind of the chart or the timing wanted is missing';
   if (v.step.role !== 'lift-proof') return null;
   const { verdict, scatterUnknown } = w.timing;
-  if (scatterUnknown) return 'nothing tells how this dial scatters in this hand: read the lift again';
+  // the base circle was found and the slack taken up: only the timing is open
+  const timing = (what: string, short: Open['short']): Open => ({ what, short, of: ['pump-timing-verified'] });
+  if (scatterUnknown)
+    return timing('nothing tells how this dial scatters in this hand: read the lift again', 'undecided');
   if (!verdict || verdict.state === 'in') return null;
-  if (verdict.state === 'out') return 'the timing is outside its limits';
-  return w.timing.advice === 'turn'
-    ? 'the timing is outside the middle of its limits, too close to call'
-    : 'the timing is too close to call';
+  if (verdict.state === 'out') return timing('the timing is outside its limits', 'out');
+  return timing(
+    w.timing.advice === 'turn'
+      ? 'the timing is outside the middle of its limits, too close to call'
+      : 'the timing is too close to call',
+    'undecided'
+  );
 }
 
 /** The step at which the gear is freed, to set it again. */

@@ -2,7 +2,7 @@ import { look, proof, type Proof } from '../../job/proof.ts';
 
 /** What proves a curve that was changed. */
 export const proofs: Record<string, Proof> = {
-  'curve-targets': proof('XXRR', 'machine'),
+  'curve-targets': proof('XXR-', 'machine'),
   'curve-fitted': proof(
     'XXR-',
     'machine',

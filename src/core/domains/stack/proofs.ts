@@ -2,8 +2,8 @@ import { look, proof, type Proof } from '../../job/proof.ts';
 
 /** What proves float, depth and mesh. */
 export const proofs: Record<string, Proof> = {
-  'bottoming-ok': proof('XXXX', 'machine'),
-  'engagement-ok': proof('XXXX', 'machine'),
+  'bottoming-ok': proof('XXXK', 'machine'),
+  'engagement-ok': proof('XXXK', 'machine'),
   'pattern-read': proof('XRRR', 'machine'),
   'gauge-washer-in': proof(
     'XXX-',
@@ -14,5 +14,5 @@ export const proofs: Record<string, Proof> = {
     ])
   ),
   'packing-chosen': proof('XXRR', 'result'),
-  'float-verified': proof('XXRR', 'machine')
+  'float-verified': proof('XXRK', 'machine')
 };

@@ -126,7 +126,7 @@ const roomOpen = (c: TimingContext): boolean =>
 const strokeOpen = (c: TimingContext): boolean =>
   cycleDegOf(c.engine) === 720 &&
   c.sheet.steps.some((s) => s.surface === 'strokes') &&
-  holds(c.r, 'mark-judged') &&
+  holds(c.r, 'damper-verified') &&
   !holds(c.r, 'compression-confirmed') &&
   !holds(c.r, 'housing-indexed');
 

@@ -2,7 +2,7 @@ import { look, proof, type Proof } from '../../job/proof.ts';
 
 /** What proves the timing. */
 export const proofs: Record<string, Proof> = {
-  'housing-indexed': proof('XXRR', 'result'),
+  'housing-indexed': proof('XXRK', 'person'),
   'housing-room-ok': proof('XXRR', 'result'),
   'vacuum-plugged': proof(
     'XXR-',
@@ -35,5 +35,5 @@ export const proofs: Record<string, Proof> = {
       ['unsteady, or from another lead', 'move the pickup away from its neighbours']
     )
   ),
-  'base-timing-set': proof('XXRR', 'result')
+  'base-timing-set': proof('XXRK', 'result')
 };

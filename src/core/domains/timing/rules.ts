@@ -5,7 +5,7 @@ import type { TimingVocabulary } from './vocabulary.ts';
 const STROKE_NOT_PROVED: Rule<TimingVocabulary['flag']> = {
   id: 'IL.10',
   worked: true,
-  on: ['mark-judged'],
+  on: ['damper-verified'],
   off: ['compression-confirmed', 'housing-indexed'],
   bar: 'Both TDCs carry the mark: stroke not proved',
   never: 'Index or fit to number one before the stroke is proved.',

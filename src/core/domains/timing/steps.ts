@@ -99,7 +99,7 @@ export const indexHousing = (u: Use): Step =>
       minutes: 8,
       hazards: ['hv-ignition'],
       sets: ['housing-indexed'],
-      needs: ['distributor-seated', 'crank-at-reference', 'compression-confirmed', 'slack-taken-up'],
+      needs: ['distributor-seated', 'crank-at-reference', 'compression-confirmed', 'backlash-taken-up'],
       slots: firingSlots,
       schools: ['reference-angle', 'trigger'],
       role: 'at-rest',

@@ -14,7 +14,7 @@ export const rules: Rule<ToothVocabulary['flag']>[] = [
       'Stop. The reference is lost: the run sheet goes back to bringing the crank there and proving the stroke.',
     harm: 'result',
     forbids: ['turns-crank', 'turns-back', 'cranks-by-power'],
-    loses: ['crank-at-reference', 'compression-confirmed', 'slack-taken-up']
+    loses: ['crank-at-reference', 'compression-confirmed', 'backlash-taken-up']
   },
   {
     id: 'IL.02',

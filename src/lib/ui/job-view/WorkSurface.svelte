@@ -3,7 +3,7 @@
   import type { Reading } from '$core/job/replayed.ts';
   import type { SchoolId } from '$core/domains/list.ts';
   import { reasonable } from '$core/job/admit.ts';
-  import { inTheWay, looksOwed } from '$core/job/proved.ts';
+  import { inTheWay, looksOwed, wantsReason } from '$core/job/proved.ts';
   import { ruleOf, ruleText } from '$core/job/rules.ts';
   import { DEFERENCE } from '$core/job/texts.ts';
   import { timeText } from '$lib/reader/dates.ts';
@@ -40,7 +40,7 @@
   const here = $derived(session.has(step.id));
   const wayOn = $derived(open && here ? inTheWay(session.state, v) : null);
   /** what is refused may be gone on from with a reason, where one may */
-  const left = $derived(open && session.refusal?.code === 'not-proved' && wayOn?.letter === 'R' ? wayOn.what : null);
+  const left = $derived(open && session.refusal?.code === 'not-proved' && wayOn && wantsReason(wayOn) ? wayOn : null);
   const asked = $derived(step.choices.filter((c) => !c.proves));
   /** what took back what the step gave */
   const lost = $derived([...session.state.fallen.values()].find((f) => f.step === step.id)?.what);
@@ -82,8 +82,8 @@
         <Caution role="alert">
           <b>{session.refusal.message}</b>
           {#if left !== null}
-            <button class="link" onclick={() => onask({ for: 'override', step, flags: [], open: left })}
-              >Go on all the same, and say why</button
+            <button class="link" onclick={() => onask({ for: 'override', step, flags: [], open: left.what })}
+              >{left.letter === 'K' ? 'Leave it unproved, and say why' : 'Go on all the same, and say why'}</button
             >
           {/if}
           {#if session.refusal.code === 'only-with-reason'}

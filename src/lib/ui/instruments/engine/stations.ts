@@ -27,8 +27,8 @@ export const stations: readonly Station[] = [
       'barring-tool-fitted',
       'degree-wheel-on',
       'crank-at-reference',
-      'slack-taken-up',
-      'mark-judged',
+      'backlash-taken-up',
+      'damper-verified',
       'scale-made',
       'damper-changed'
     ]
