@@ -197,7 +197,7 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
   await test.step('the distributor goes in', async () => {
     await type(page, '5:40');
     await expect(page.getByRole('main').locator('svg')).toContainText('number one at 5:40 (170°)');
-    for (const s of ['Number-one tower', 'Clamp bolt started', 'Seal on', 'Oil-pump shaft', 'Oil-pump slot'])
+    for (const s of ['Number-one tower', 'Clamp bolt started', 'Seal on', 'Oil-pump shaft', 'Oil primed', 'Oil-pump slot'])
       await done(page, s);
     await expect(
       page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Distributor out: no starter')
@@ -213,11 +213,13 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
       'Tooth judged',
       'Housing to the firing point',
       'Power off again',
+      'Rotor phase',
       'Room both ways',
+      'Bias for the first start',
       'Clamp snug'
     ])
       await done(page, s);
-    for (const s of ['Cap on', 'Leads in firing order', 'Two turns', 'Oil primed']) await done(page, s);
+    for (const s of ['Cap on', 'Leads in firing order', 'Two turns']) await done(page, s);
     await page.getByRole('button', { name: 'Run in already' }).click();
     for (const s of ['Strobe connected', 'Wheel and bar off', 'Nothing left', 'First start']) await done(page, s);
   });

@@ -106,7 +106,7 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
   await read('350.5');
   await doneWith('Crank to the reference');
   await read('5:40');
-  for (const t of ['Number-one tower', 'Clamp bolt', 'Seal on', 'Oil-pump shaft', 'Oil-pump slot', 'Rotor led'])
+  for (const t of ['Number-one tower', 'Clamp bolt', 'Seal on', 'Oil-pump shaft', 'Oil primed', 'Oil-pump slot', 'Rotor led'])
     await doneWith(t);
   await tabTo(/No pin/);
   await press('Enter');
@@ -129,11 +129,13 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
     'Tooth judged',
     'Housing to the firing point',
     'Power off again',
+    'Rotor phase',
     'Room both ways',
+    'Bias for the first start',
     'Clamp snug'
   ])
     await doneWith(t);
-  for (const t of ['Cap on', 'Leads in firing order', 'Two turns', 'Oil primed']) await doneWith(t);
+  for (const t of ['Cap on', 'Leads in firing order', 'Two turns']) await doneWith(t);
   await page.getByRole('button', { name: 'Run in already' }).click();
   for (const t of ['Strobe connected', 'Wheel and bar off', 'Nothing left', 'First start']) await doneWith(t);
   await read('12.5b');

@@ -427,7 +427,7 @@ test('leads traced tower by tower: half a cycle out is named, and put right', as
   await page.keyboard.press('Enter');
   await expect(head(page)).toContainText('on its mark');
   await done(page, 'Both witness marks matched');
-  await say(context.request, A, jobId, ...finished('snug', 'cap'));
+  await say(context.request, A, jobId, ...finished('tip', 'bias', 'snug', 'cap'));
   await expect(stepInHand(page)).toHaveAccessibleName(holding('Leads traced'));
   for (const c of ['4', '2', '1', '3']) await type(page, c);
   await expect(page.getByTestId('miswire')).toContainText('half a cycle out');

@@ -125,6 +125,7 @@ test('static timing by two methods, to a closed verdict', async ({ page, context
     await done(page, 'Power off again');
     await expect(page.getByText('Ignition on, engine at rest: do not leave it on')).toBeHidden();
     await done(page, 'Repeated from a fresh approach');
+    await done(page, 'Rotor phase');
   });
   await test.step('a bias is offered as the choice it is', async () => {
     await expect(head(page)).toContainText('The exact setting is kept');

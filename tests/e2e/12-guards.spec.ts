@@ -93,7 +93,7 @@ test('a drive lifted to be tried again is no more in mesh nor seated, and its st
     A,
     jobId,
     ...toReference,
-    ...finished('tower', 'clamp-ready', 'seal', 'pump-shaft', 'slot', 'in')
+    ...finished('tower', 'clamp-ready', 'seal', 'pump-shaft', 'prime-bore', 'slot', 'in')
   );
   await open(page, `/jobs/${jobId}`);
   await go(page, /Fit the drive/, /Seated on its face/);

@@ -19,6 +19,7 @@ export const acts = [
   'starts',
   'runs-on',
   'loads',
+  'sweeps',
   'reaches-in',
   'opens-up',
   'works-over-bore',
@@ -53,7 +54,8 @@ export const acts = [
   'sets-idle',
   'bolts-magneto',
   'draws-flange',
-  'sets-stop'
+  'sets-stop',
+  'primes-by-bore'
 ] as const;
 export type Act = (typeof acts)[number];
 

@@ -129,6 +129,8 @@ export interface Step {
   /** where good technicians differ about it */
   schools: string[];
   onlyIf?: OnlyIf;
+  /** done only where one of these ways of a school is gone, which is the usual one until somebody chose; never asked about */
+  onlyWay?: { school: string; is: readonly string[]; usual: string };
   choices: StepChoice[];
   /** its choices are made in its drawing or table, beside what they are about */
   choicesInside?: boolean;

@@ -168,7 +168,9 @@ function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<string>, { f
   };
   const views = sheet.steps.map((step): StepView => {
     const mark = r.marks.get(step.id) ?? null;
-    const needed = isNeeded(step.onlyIf, r);
+    const { onlyWay } = step;
+    const otherWay = onlyWay !== undefined && !onlyWay.is.includes(r.chosen.get(onlyWay.school) ?? onlyWay.usual);
+    const needed = otherWay ? false : isNeeded(step.onlyIf, r);
     const { flags: free, said } = reasonsAt(r.overrides, step);
     const missing = step.needs.filter((f) => !flags.has(f) && !free.has(f) && matters(f));
     const stillOn = step.mustBeOff.filter((f) => flags.has(f) && !free.has(f));

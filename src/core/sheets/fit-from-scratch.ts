@@ -50,7 +50,8 @@ const fitDrive: Step[] = [
   tooth.chooseTower({ id: 'tower', phase: FIT }),
   distributor.clampReady({ id: 'clamp-ready', phase: FIT }),
   distributor.sealOn({ id: 'seal', phase: FIT }),
-  distributor.pumpShaft({ id: 'pump-shaft', phase: FIT }),
+  distributor.pumpShaft({ id: 'pump-shaft', phase: FIT, schools: ['prime'] }),
+  distributor.primedByBore({ id: 'prime-bore', phase: FIT }),
   distributor.pumpSlotSet({ id: 'slot', phase: FIT }),
   tooth.letDown({ id: 'in', phase: FIT }),
   distributor.pinOut({ id: 'pin', phase: FIT }),
@@ -70,7 +71,9 @@ const fitDrive: Step[] = [
 const setHousing: Step[] = [
   timing.indexHousing({ id: 'index', phase: INDEX }),
   timing.powerOff({ id: 'power-off', phase: INDEX }),
+  cap.rotorTip({ id: 'tip', phase: INDEX }),
   timing.roomBothWays({ id: 'room', phase: INDEX }),
+  timing.biasChosen({ id: 'bias', phase: INDEX }),
   distributor.clampSnug({ id: 'snug', phase: INDEX }),
   cap.capOn({ id: 'cap', phase: INDEX }),
   cap.leadsInOrder({ id: 'leads', phase: INDEX })
@@ -78,7 +81,11 @@ const setHousing: Step[] = [
 
 const prove: Step[] = [
   distributor.twoTurns({ id: 'two-turns', phase: PROVE }),
-  distributor.oilPrimed({ id: 'prime', phase: PROVE }),
+  distributor.oilPrimed({
+    id: 'prime',
+    phase: PROVE,
+    onlyWay: { school: 'prime', is: ['starter', 'gallery'], usual: 'bore' }
+  }),
   engine.runInPlanned({ id: 'run-in-plan', phase: PROVE }),
   timing.hoseOff({ id: 'hose', phase: PROVE }),
   timing.strobeOn({ id: 'strobe-on', phase: PROVE }),

@@ -68,6 +68,7 @@ export const lockedOffset = sheet({
     crank.wheelOn({ id: 'wheel', phase: FIND }),
     crank.trueTdc({ id: 'tdc', phase: FIND }),
     crank.probeOut({ id: 'probe-out', phase: FIND }),
+    crank.measureSlack({ id: 'slack', phase: FIND }),
     crank.proveStroke({ id: 'stroke', phase: FIND }),
     step({
       id: 'pin',
@@ -161,7 +162,7 @@ export const lockedOffset = sheet({
       ifSkipped: 'The offset is short by the slack.',
       needs: ['compression-confirmed', 'barring-tool-fitted', 'pump-gear-loose'],
       mustBeOff: ['engine-pin-in'],
-      acts: ['reaches-reference', 'turns-crank', 'turns-back']
+      acts: ['reaches-reference', 'turns-crank']
     }),
     pump.taperCleaned({ id: 'taper', phase: PRESS }),
     pump.keyLooked({ id: 'key', phase: PRESS }),

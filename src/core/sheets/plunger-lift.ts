@@ -40,6 +40,7 @@ export const plungerLift = sheet({
     crank.trueTdc({ id: 'tdc', phase: FIND }),
     crank.judgeMark({ id: 'mark', phase: FIND }),
     crank.probeOut({ id: 'probe-out', phase: FIND }),
+    crank.measureSlack({ id: 'slack', phase: FIND }),
     crank.proveStroke({ id: 'stroke', phase: FIND }),
     pump.valveOut({ id: 'valve-out', phase: FOUND }),
     pump.dialOn({ id: 'dial', phase: FOUND }),

@@ -129,6 +129,8 @@ export const refitSame = sheet({
       slots: [toothSlots['rotor-now'], toothSlots['housing-now']],
       surface: 'witness'
     }),
+    cap.rotorTip({ id: 'tip', phase: IN }),
+    timing.biasChosen({ id: 'bias', phase: IN }),
     distributor.clampSnug({ id: 'snug', phase: IN }),
     cap.capOn({ id: 'cap', phase: IN }),
     cap.traceLeads({ id: 'leads', phase: IN }),

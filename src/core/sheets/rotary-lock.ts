@@ -113,7 +113,7 @@ export const rotaryLock = sheet({
       title: 'Crank back, then forward to the start of injection',
       say: 'Turn back well past it, beyond all slack, then slowly forward onto it; probe out at once.',
       needs: ['compression-confirmed', 'barring-tool-fitted', 'pump-gear-loose', 'pump-locked'],
-      acts: ['reaches-reference', 'turns-crank', 'turns-back']
+      acts: ['reaches-reference', 'turns-crank']
     }),
     crank.probeOut({ id: 'probe-out', phase: FIT }),
     pump.gearOn({

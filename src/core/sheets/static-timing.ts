@@ -37,6 +37,7 @@ export const staticTiming = sheet({
     crank.trueTdc({ id: 'tdc', phase: CRANK }),
     crank.probeOut({ id: 'probe-out', phase: CRANK }),
     crank.judgeMark({ id: 'mark', phase: CRANK }),
+    crank.measureSlack({ id: 'slack', phase: CRANK }),
     crank.proveStroke({ id: 'stroke', phase: CRANK }),
     crank.toReference({ id: 'ref', phase: CRANK }),
     timing.roomBothWays({ id: 'room', phase: SET }),
@@ -61,6 +62,7 @@ export const staticTiming = sheet({
       needs: ['housing-indexed'],
       acts: ['turns-crank']
     }),
+    cap.rotorTip({ id: 'tip', phase: SET }),
     timing.biasChosen({ id: 'bias', phase: SET }),
     distributor.clampSnug({ id: 'snug', phase: SET }),
     cap.capOn({ id: 'cap', phase: START }),

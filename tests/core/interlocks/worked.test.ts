@@ -4,7 +4,7 @@ import type { Engine } from '$core/engine/engine.ts';
 import { CURVE, found } from '../../support/curve-jobs.ts';
 import { measured, pedestal } from '../../support/drive-jobs.ts';
 import { SAW } from '../../support/magneto-jobs.ts';
-import { engineWith, PlayedJob } from '../../support/played.ts';
+import { engineWith, PlayedJob, SHEET } from '../../support/played.ts';
 import { DIESEL } from '../../support/pump-jobs.ts';
 
 /** An engine whose curve was measured by an earlier job: its advance begins at 900 rpm. */
@@ -41,6 +41,20 @@ const indexed = (room: boolean) => {
   if (room) job.given('housing-room-ok');
   return job;
 };
+/** On a drive whose slack neither data sheet nor job knows. */
+const shortly = (...to: [by: number, move: 'forward' | 'backward'][]) => {
+  const { backlashDeg: _, ...values } = SHEET;
+  const job = new PlayedJob(engineWith(values)).toStroke();
+  const at = 720 - job.state.reference!;
+  for (const [by, move] of [[0, 'forward'], ...to] as const) job.say({ kind: 'crank', crankDeg: at + by, move });
+  return job;
+};
+const phased = (seen: boolean) => {
+  const job = new PlayedJob().toStroke();
+  job.given('housing-indexed');
+  if (seen) job.given('rotor-phase-ok');
+  return job;
+};
 const clamped = () => {
   const job = pedestal();
   job.read('gap', 'gap', '0.813 + 0.700');
@@ -66,7 +80,9 @@ const cases: [id: string, raised: () => PlayedJob, right: () => PlayedJob][] = [
     () => new PlayedJob(engineWith(noKind), 'plunger-lift'),
     () => new PlayedJob(engineWith(DIESEL), 'plunger-lift')
   ],
-  ['hand-kick', () => hand('hand'), () => hand('starter')]
+  ['IL.95', () => shortly([-10, 'backward'], [0, 'forward']), () => shortly([-50, 'backward'], [0, 'forward'])],
+  ['IL.98', () => phased(false), () => phased(true)],
+  ['IL.99', () => hand('hand'), () => hand('starter')]
 ];
 
 describe('a rule that follows from a figure', () => {

@@ -85,10 +85,10 @@ describe('a magneto with an impulse coupling', () => {
     for (const t of heard) job.say(job.reading('snap', 'snap', t, { ...FINE_WHEEL, scatter: 0.4 }));
     expect(handStart(job.state.work.magneto)).toBe(says);
     job.say({ kind: 'choose', school: 'start-by', option: 'hand' });
-    expect(job.state.raised.some((r) => r.id === 'hand-kick')).toBe(says !== 'fit');
+    expect(job.state.raised.some((r) => r.id === 'IL.99')).toBe(says !== 'fit');
     if (text) expect(JSON.stringify(jobCard(job.state, job.engine, mm))).toContain(text);
     job.say({ kind: 'choose', school: 'start-by', option: 'starter' });
-    expect(job.state.raised.some((r) => r.id === 'hand-kick')).toBe(false);
+    expect(job.state.raised.some((r) => r.id === 'IL.99')).toBe(false);
   });
   it('tells two lobes apart, and a flange that moved the snap', () => {
     const job = bolted();

@@ -85,13 +85,16 @@ export const traceLeads = (u: Use): Step =>
 export const rotorTip = (u: Use): Step =>
   step(
     {
-      title: 'Rotor tip under its terminal at the spark',
-      say: 'With the trigger just firing at rest, read how far the tip stands past its terminal in the rotor\u2019s direction.',
-      why: 'Whatever moves the trigger against the housing moves the spark away from the terminal.',
-      accept: 'Tip and terminal overlap over the whole range.',
+      title: 'Rotor phase at the spark',
+      say: 'With the trigger just firing, carry the edges of number one\u2019s tower to the rim and see where the tip stands; move the plate through its vacuum travel and look again.',
+      why: 'Tip and trigger differ from unit to unit, and every fit pairs them anew.',
+      accept: 'Part of the tip under part of the tower at both ends, never nearer to the next tower.',
       ifSkipped: 'Crossfire, a burnt cap, a miss that looks like timing.',
       tools: ['caliper', 'marker'],
-      minutes: 6,
+      minutes: 4,
+      sets: ['rotor-phase-ok'],
+      needs: ['housing-indexed'],
+      mustBeOff: ['rotor-pin-in'],
       slots: [slots['tip-offset'], slots['tip-width'], slots['terminal-width'], slots['tip-radius'], slots['tip-gap']],
       surface: 'tip'
     },

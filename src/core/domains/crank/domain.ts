@@ -1,3 +1,5 @@
+import { slackTaken } from '../../calculations/crank/crank-plan.ts';
+import { driveSlack } from './slack.ts';
 import { numberOf } from '../../engine/engine.ts';
 import type { Domain } from '../../job/domain.ts';
 import { referenceOf } from '../../job/reference.ts';
@@ -33,6 +35,7 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
     signs: (c) => c.works.walk.signs,
     evidence: (c) => c.works.walk.evidence,
     crank: (c) => c.works.walk.place,
+    slack: (c) => driveSlack(c.engine, c.r),
     placeAt: (c) => (seq: number) => walk(c, seq).place
   },
   corrects: (c) => c.works.mark,
@@ -42,13 +45,21 @@ export const domain: Domain<CrankWorks, CrankVocabulary['school']> = {
   // the wheel no longer tells the stroke: what rested on it falls
   falls: (c) => (turnsOpen(c) ? ['compression-confirmed', 'crank-at-reference'] : []),
   surfaces,
-  interlocks: (c) => [...(oneSign(c) ? ['IL.11'] : []), ...(steppedBack(c) ? ['IL.13'] : [])],
+  interlocks: (c) => [
+    ...(oneSign(c) ? ['IL.11'] : []),
+    ...(steppedBack(c) ? ['IL.13'] : []),
+    ...(shortBack(c) ? ['IL.95'] : [])
+  ],
   schools: {
     tdc: () => ({ option: 'pairs', because: 'it cancels the flat top and forces nothing' }),
     overshoot: (e) =>
       choiceOf(e, 'reversal') === 'forbidden'
         ? { option: 'forward', because: 'the data sheet forbids turning back' }
         : { option: 'backUp', because: 'turning back is not forbidden on the data sheet, and both ways end forward' },
+    slack: (e) =>
+      numberOf(e, 'backlashDeg') === undefined
+        ? { option: 'unknown', because: 'neither this job nor the data sheet knows it' }
+        : { option: 'data', because: 'the data sheet has it' },
     compression: () => ({
       option: 'valves',
       because: 'on a fresh build the covers are off, and the valves beat any pressure sign'
@@ -90,6 +101,12 @@ function markDoubted(c: CrankContext): boolean | undefined {
 
 /** Signs were given, and they are one alone. */
 const oneSign = (c: CrankContext): boolean => c.works.signs.length === 1;
+
+/** The turn back that is relied on was shorter than the rule of thumb, and nobody knows how large the slack is. */
+const shortBack = (c: CrankContext): boolean => {
+  const { turnedBackDeg } = c.works.walk;
+  return c.works.slack.from === 'unknown' && turnedBackDeg !== null && turnedBackDeg < slackTaken(null) - ON_IT_DEG;
+};
 
 /** Last moved backward, and standing on the reference within half a division of a wheel. */
 function steppedBack(c: CrankContext): boolean {

@@ -80,6 +80,16 @@ export const fields = [
     onCard: true
   }),
   field({
+    name: 'driveSlackMaxDeg',
+    label: 'Slack of the timing drive, wear limit',
+    group: 'Crank and piston',
+    kind: 'quantity',
+    quantity: 'angle',
+    positive: true,
+    max: 90,
+    example: '8'
+  }),
+  field({
     name: 'reversal',
     label: 'Turning the crank back',
     group: 'Crank and piston',

@@ -16,5 +16,6 @@ export const flags = {
   'scale-made': { on: 'scale made', off: 'no scale made', danger: false },
   'compression-confirmed': { on: 'stroke proved', off: 'stroke not proved', danger: false },
   'crank-at-reference': { on: 'crank at the reference', off: 'crank not at the reference', danger: false },
+  'slack-known': { on: 'drive slack measured', off: 'drive slack not measured', danger: false },
   'backlash-taken-up': { on: 'slack taken up forward', off: 'slack not taken up', danger: false }
 } as const satisfies Record<string, FlagWords>;

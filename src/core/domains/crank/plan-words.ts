@@ -18,7 +18,7 @@ export function passedBy(target: CrankTarget | null, place: CrankPlace, cycleDeg
 const JUST_PASSED_DEG = 60;
 
 /** What to do about having passed the target, in the school chosen. Passing it is ordinary: only stepping back a little is wrong. */
-export function passedText(pastDeg: number, school: string, backlashDeg: number): string {
+export function passedText(pastDeg: number, school: string, backlashDeg: number | null): string {
   const past = `You are ${degText(pastDeg)} past it.`;
   return school === 'forward'
     ? `${past} Do not step back onto it: go on forward and round again.`
@@ -29,7 +29,7 @@ export function passedText(pastDeg: number, school: string, backlashDeg: number)
 export function planLacks({ sheet, engine, reference }: CrankState): string {
   const names = [
     ...(reference === null && sheet.reference !== undefined ? [sheet.reference] : []),
-    ...['runningDirection', 'backlashDeg'].filter((name) => !engine.values[name])
+    ...['runningDirection'].filter((name) => !engine.values[name])
   ];
   if (names.length === 0) return 'The way there cannot be worked out: this run sheet brings the crank to no reference.';
   return `The turn cannot be worked out: the data sheet lacks ${list(names.map((n) => `“${labelOf(sheet, n)}”`))}. Enter it with its source, and the way there follows.`;

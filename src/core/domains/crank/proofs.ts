@@ -22,5 +22,6 @@ export const proofs: Record<string, Proof> = {
   'scale-made': proof('XXRK', 'result'),
   'compression-confirmed': proof('XXK-', 'result'),
   'crank-at-reference': proof('XXRR', 'result'),
+  'slack-known': proof('KFKK', 'result'),
   'backlash-taken-up': proof('XXR-', 'result')
 };

@@ -33,8 +33,39 @@ const STEPPED_BACK: Rule<CrankVocabulary['flag']> = {
   loses: ['crank-at-reference', 'backlash-taken-up']
 };
 
+/** Turned back by less than an eighth of a turn onto the setting, on a drive whose slack nobody knows. */
+const SHORT_TURN_BACK: Rule<CrankVocabulary['flag']> = {
+  id: 'IL.95',
+  worked: true,
+  on: [],
+  off: [],
+  bar: 'Slack not known: a short turn back does not take it up',
+  never: 'Rely on a turn back of less than an eighth of a turn while the slack of the drive is not known.',
+  because: 'The slack may be larger than the turn, and goes into the setting.',
+  first: 'crank turned back an eighth of a turn or more, then forward onto the setting; or the slack measured',
+  ifItHappened: 'Go back further, or round, and come forward onto the setting again.',
+  harm: 'result',
+  forbids: ['reaches-reference', 'indexes'],
+  loses: ['backlash-taken-up']
+};
+
 export const rules: Rule<CrankVocabulary['flag']>[] = [
   ONE_SIGN,
+  SHORT_TURN_BACK,
+  {
+    id: 'IL.92',
+    on: ['barring-tool-fitted'],
+    off: [],
+    where: [{ chosen: 'reversal', is: 'forbidden', field: 'reversal' }],
+    bar: 'The maker forbids turning it back: forward only',
+    never: 'Turn this engine backward.',
+    because: 'Belt or chain jumps its tensioner, and vanes or couplings catch.',
+    first: 'crank brought forward, round again',
+    ifItHappened: 'Stop, look at tensioner and cam marks, then come round forward.',
+    harm: 'machine',
+    forbids: ['turns-back'],
+    loses: ['backlash-taken-up']
+  },
   STEPPED_BACK,
   {
     id: 'IL.17',

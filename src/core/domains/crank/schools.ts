@@ -68,6 +68,32 @@ export const schools = {
       }
     ]
   },
+  slack: {
+    title: 'What is known of the drive\u2019s slack',
+    options: [
+      {
+        id: 'measured',
+        name: 'measured on this engine',
+        gives: 'A turn back that is just long enough, and a worn chain is seen.',
+        costs: 'A few minutes, and turning back must be allowed.',
+        preferWhen: 'The figure is missing, or the drive may be worn.'
+      },
+      {
+        id: 'data',
+        name: 'from the data sheet',
+        gives: 'No extra work.',
+        costs: 'Wear is not in it.',
+        preferWhen: 'A drive in good order whose figure has a source.'
+      },
+      {
+        id: 'unknown',
+        name: 'not known: back an eighth of a turn',
+        gives: 'Enough for nearly every drive: a rule of thumb.',
+        costs: 'Longer turns of the crank.',
+        preferWhen: 'Nothing better is at hand.'
+      }
+    ]
+  },
   compression: {
     title: 'How to tell compression from exhaust',
     options: [

@@ -21,5 +21,12 @@ export const slots = slotsOf({
     also: ['back', 'unsure'],
     combine: 'each'
   },
+  'drive-slack': {
+    label: 'turned back until the follower just moves',
+    quantity: 'angle',
+    gauge: 'wheel',
+    repeats: true,
+    combine: 'each'
+  },
   'turned-on': { label: 'crank turned forward until it dropped', quantity: 'angle', gauge: 'wheel', combine: 'last' }
 });

@@ -124,6 +124,29 @@ export const proveStroke = (u: Use): Step =>
     u
   );
 
+export const measureSlack = (u: Use): Step =>
+  step(
+    {
+      title: 'Slack of the drive measured',
+      say: 'Turn forward until rotor, pump gear or dial moves and a little on, note the wheel; turn back slowly until it just begins to move; type how far. Twice.',
+      why: 'A turn back must be longer than the slack, and it is rarely known.',
+      accept: 'Two that agree within the reading, inside the wear limit where there is one.',
+      ifSkipped: 'A turn back too short puts the slack into the setting, and a worn chain goes unseen.',
+      tools: ['bar', 'lamp', 'degree wheel'],
+      minutes: 5,
+      helper: 'advised',
+      hazards: ['barring-tool', 'rotating'],
+      sets: ['slack-known'],
+      clears: ['backlash-taken-up', 'crank-at-reference'],
+      needs: ['barring-tool-fitted'],
+      slots: [slots['drive-slack']],
+      surface: 'slack',
+      onlyWay: { school: 'slack', is: ['measured'], usual: 'unknown' },
+      acts: ['turns-crank', 'turns-back']
+    },
+    u
+  );
+
 export const toReference = (u: Use): Step =>
   step(
     {
@@ -139,8 +162,9 @@ export const toReference = (u: Use): Step =>
       sets: ['crank-at-reference', 'backlash-taken-up'],
       needs: ['compression-confirmed', 'barring-tool-fitted'],
       slots: [slots.stands],
-      values: ['backlashDeg', 'runningDirection', 'firingOrder'],
-      schools: ['overshoot'],
+      values: ['runningDirection', 'firingOrder'],
+      wants: ['backlashDeg'],
+      schools: ['overshoot', 'slack'],
       surface: 'plan',
       acts: ['reaches-reference', 'turns-crank']
     },

@@ -10,6 +10,7 @@ import { cycleDegOf } from '../../engine/engine.ts';
 import { mod, wrap180 } from '../../numerics/angles.ts';
 import type { Reading } from '../../job/replayed.ts';
 import { pinU } from './place/turning.ts';
+import { slackHeadline, slackOpen } from './slack.ts';
 import { crankTarget, markFinding, planTo } from './words.ts';
 import type { CrankState } from './works.ts';
 
@@ -45,7 +46,11 @@ export const surfaces: Record<(typeof names)[number], SurfaceWords<CrankState>> 
   mark: { headline: (state) => (state.work.mark ? markFinding(state.work.mark) : null) },
   strokes: { headline: strokesHeadline, open: strokesOpen },
   plan: { open: planOpen, advice: planAdvice },
-  'make-scale': {}
+  'make-scale': {},
+  slack: {
+    headline: (state) => slackHeadline(state.work.slack, state.engine),
+    open: (state) => slackOpen(state.work.slack, state.engine)
+  }
 };
 
 /** Pairs that are whole, and that one is begun: a reading before the top alone is no pair. */

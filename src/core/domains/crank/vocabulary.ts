@@ -7,7 +7,7 @@ import type { parts } from './parts.ts';
 import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 
-export const surfaces = ['tdc', 'mark', 'strokes', 'plan', 'make-scale'] as const;
+export const surfaces = ['tdc', 'mark', 'strokes', 'plan', 'make-scale', 'slack'] as const;
 
 type Own = WordsOf<{
   fields: typeof fields;

@@ -2,6 +2,7 @@ import type { Evidence, Sign } from '../../calculations/cycle/cycle-evidence.ts'
 import type { JobState, WorkContext } from '../../job/domain.ts';
 import type { CrankPlace } from './place/place.ts';
 import type { Walk } from './place/walk.ts';
+import type { DriveSlack } from './slack.ts';
 import type { MarkError } from './mark-work.ts';
 import type { FitWork } from '../tdcfit/fit-work.ts';
 import type { TdcWork } from './tdc-work.ts';
@@ -17,6 +18,7 @@ export interface CrankWorks {
   signs: Sign[];
   evidence: Evidence | null;
   crank: CrankPlace;
+  slack: DriveSlack;
   /** where the crank stood when an event of this number was written */
   placeAt: (seq: number) => CrankPlace;
 }

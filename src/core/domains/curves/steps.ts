@@ -22,7 +22,7 @@ export const sweepRun = (u: Use): Step =>
       values: ['advanceBand'],
       schools: ['mark-scale'],
       surface: 'sweep',
-      acts: ['runs-on']
+      acts: ['runs-on', 'sweeps']
     },
     u
   );

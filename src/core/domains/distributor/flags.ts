@@ -5,6 +5,7 @@ export const flags = {
   'unit-ready': { on: 'distributor ready on the bench', off: 'distributor not checked on the bench', danger: false },
   'distributor-out': { on: 'distributor out', off: 'distributor in', danger: true },
   'rotor-pin-in': { on: 'lock pin in the distributor', off: 'lock pin out', danger: true, hard: true },
+  'gear-lubed': { on: 'gear wet with the right lubricant', off: 'gear not lubricated', danger: false },
   'gasket-fitted': { on: 'seal on', off: 'no seal', danger: false },
   'pump-shaft-present': {
     on: 'oil-pump shaft seen',

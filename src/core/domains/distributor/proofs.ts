@@ -22,6 +22,19 @@ export const proofs: Record<string, Proof> = {
       ['does not move', 'something still holds it: look for a second pin']
     )
   ),
+  'gear-lubed': proof(
+    'XXX-',
+    'machine',
+    look(
+      'seen-gear-wet',
+      'Flanks of the gear',
+      ['wet with assembly lubricant', 'wet with what the maker of gear or camshaft asks for'],
+      [
+        'dry, or wet with something else',
+        'wet them all round with the right lubricant: a dry gear scuffs in its first turns'
+      ]
+    )
+  ),
   'gasket-fitted': proof(
     'XXRR',
     'result',

@@ -3,6 +3,20 @@ import type { DistributorVocabulary } from './vocabulary.ts';
 
 export const rules: Rule<DistributorVocabulary['flag']>[] = [
   {
+    id: 'IL.93',
+    on: ['distributor-seated'],
+    off: [],
+    where: [{ chosen: 'prime', not: 'starter' }],
+    bar: 'Unit in its bore: no priming tool',
+    never: 'Prime with a tool through the bore while the unit is in it.',
+    because: 'The tool cannot reach the pump; the unit would be turned against the camshaft gear.',
+    first: 'unit lifted out; prime, then set the slot and fit it anew',
+    ifItHappened: 'Stop, lift the unit, look at its gear and tang, prime, set the slot, fit it anew.',
+    harm: 'machine',
+    forbids: ['primes-by-bore'],
+    loses: ['distributor-seated']
+  },
+  {
     id: 'IL.01s',
     on: ['distributor-out'],
     off: [],

@@ -33,7 +33,7 @@ export const sealOn = (u: Use): Step =>
       ifSkipped: 'Oil leak, scuffed gear, another depth than worked out.',
       minutes: 4,
       hazards: ['solvent'],
-      sets: ['gasket-fitted'],
+      sets: ['gasket-fitted', 'gear-lubed'],
       slots: [slots.gasket]
     },
     u
@@ -181,6 +181,18 @@ export const twoTurns = (u: Use): Step =>
     },
     u
   );
+
+/** Priming through the bore turns the slot of the pump: it stands before the slot is set. */
+export const primedByBore = (u: Use): Step =>
+  oilPrimed({
+    title: 'Oil primed through the bore',
+    say: 'Unit out: turn the pump with the priming tool in its own sense until pressure shows and oil reaches the top; leave the crank alone.',
+    sets: ['oil-primed'],
+    clears: ['oil-drive-prealigned'],
+    acts: ['primes-by-bore'],
+    onlyWay: { school: 'prime', is: ['bore'], usual: 'bore' },
+    ...u
+  });
 
 export const oilPrimed = (u: Use): Step =>
   step(

@@ -18,13 +18,14 @@ export const rules: Rule<EngineVocabulary['flag']>[] = [
   {
     id: 'IL.14',
     on: ['barring-tool-fitted'],
-    off: ['plugs-out'],
+    off: [],
     where: [{ chosen: 'bar-on', is: 'nose' }],
-    bar: 'Bar on the nose bolt, plugs in: do not turn back',
-    never: 'Turn the crank backward by its nose bolt with plugs or injectors in.',
+    bar: 'Bar on the nose bolt: never turn back',
+    never: 'Turn the crank backward by its nose bolt, plugs in or out.',
     because: 'The bolt unscrews or strips.',
-    first: 'plugs or injectors out, or a socket on the crank or a bar at the flywheel instead of the bolt',
-    ifItHappened: 'Stop, bring the bolt to its torque, take plugs or injectors out, use socket or flywheel.',
+    first: 'a socket on the crank or a bar at the flywheel instead of the bolt; or go forward, round again',
+    ifItHappened:
+      'Stop, bring the bolt to its torque, look at key and damper, use socket or flywheel, prove the mark again.',
     harm: 'machine',
     forbids: ['turns-back'],
     loses: []

@@ -37,7 +37,7 @@ export const domain: Domain<MagnetoWorks & CrankWorks, MagnetoVocabulary['school
     'magneto-order': () => ({ option: 'cover', because: 'nothing then pushes endwise on the flange' })
   },
   interlocks: ({ works: { magneto }, r }) =>
-    r.chosen.get('start-by') === 'hand' && (magneto.lag?.kickback || handStart(magneto) !== 'fit') ? ['hand-kick'] : [],
+    r.chosen.get('start-by') === 'hand' && (magneto.lag?.kickback || handStart(magneto) !== 'fit') ? ['IL.99'] : [],
   figures: (state: MagnetoState) => {
     const { snap, snapAfter, run, coupling } = state.work.magneto;
     const heard = snapAfter ?? snap;

@@ -3,7 +3,7 @@ import type { MagnetoVocabulary } from './vocabulary.ts';
 
 /** At hand-cranking speed it fires before the top, or nobody heard that it does not, and it is to be started by hand. */
 const KICKS: Rule<MagnetoVocabulary['flag']> = {
-  id: 'hand-kick',
+  id: 'IL.99',
   worked: true,
   on: [],
   off: [],

@@ -98,7 +98,7 @@ export const wholeCycle = (u: Use): Step =>
       surface: 'lift',
       goal: 'reference',
       schools: ['overshoot'],
-      acts: ['turns-crank', 'turns-back', 'zeroes', 'accepts-lift', 'converts-lift']
+      acts: ['turns-crank', 'zeroes', 'accepts-lift', 'converts-lift']
     },
     u
   );
@@ -155,10 +155,11 @@ export const crankToMark = (u: Use): Step =>
       sets: ['crank-at-reference', 'backlash-taken-up'],
       needs: ['pump-gear-loose'],
       slots: [crank.stands],
-      values: ['backlashDeg', 'runningDirection'],
+      values: ['runningDirection'],
+      wants: ['backlashDeg'],
       surface: 'plan',
       schools: ['overshoot'],
-      acts: ['reaches-reference', 'turns-crank', 'turns-back']
+      acts: ['reaches-reference', 'turns-crank']
     },
     u
   );

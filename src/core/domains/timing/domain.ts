@@ -68,11 +68,13 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
       }
   },
   replays,
+  gives: (c) => (biasIn(c) ? ['bias-on'] : []),
   figures: (state) => [...state.steps.flatMap((v) => timingFigure(state, v)), ...restError(state)],
   interlocks: (c) => [
     ...(strokeOpen(c) ? ['IL.10'] : []),
     ...(idleAboveOnset(c) ? ['IL.27'] : []),
-    ...(roomOpen(c) ? ['IL.47'] : [])
+    ...(roomOpen(c) ? ['IL.47'] : []),
+    ...(phaseOpen(c) ? ['IL.98'] : [])
   ],
   doubts: { dwell: dwellDoubt },
   card: (state, len) => {
@@ -111,13 +113,30 @@ function timingFigure(state: TimingState, { step }: StepView) {
   ];
 }
 
+/** A bias was chosen where one is asked about, and the strobe has not set the timing since. */
+function biasIn(c: TimingContext): boolean {
+  const at = c.sheet.steps.find((s) => s.surface === 'bias');
+  const chosen = at && c.r.marks.get(at.id);
+  if (chosen?.state !== 'done' || c.schools.bias.option === 'none') return false;
+  const cleared = c.sheet.steps.some((s) => {
+    const mark = s.clears.includes('bias-on') ? c.r.marks.get(s.id) : undefined;
+    return mark?.state === 'done' && mark.seq > chosen.seq;
+  });
+  return !cleared;
+}
+
 /** The housing stands where it fires, and a step of this job that turns it both ways was not done; before that there is nothing to turn. */
-const roomOpen = (c: TimingContext): boolean =>
+const roomOpen = (c: TimingContext): boolean => notJudged(c, 'housing-room-ok');
+
+/** The same of rotor and trigger, which every fit pairs anew. */
+const phaseOpen = (c: TimingContext): boolean => notJudged(c, 'rotor-phase-ok');
+
+const notJudged = (c: TimingContext, flag: 'housing-room-ok' | 'rotor-phase-ok'): boolean =>
   holds(c.r, 'housing-indexed') &&
-  !holds(c.r, 'housing-room-ok') &&
+  !holds(c.r, flag) &&
   c.sheet.steps.some(
     (s) =>
-      s.sets.includes('housing-room-ok') &&
+      s.sets.includes(flag) &&
       (!s.onlyIf || c.r.facts.get(s.onlyIf.fact) === (s.onlyIf.when ?? true)) &&
       (s.onlyIf?.within === undefined || c.r.facts.get(s.onlyIf.within) !== false)
   );

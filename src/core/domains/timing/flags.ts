@@ -12,6 +12,17 @@ export const flags = {
   'strobe-connected': { on: 'strobe connected', off: 'strobe not connected', danger: false, hard: true },
   'vacuum-plugged': { on: 'vacuum hose off and plugged', off: 'vacuum hose on', danger: false, only: 'vacuumUnit' },
   'base-timing-set': { on: 'timing proved with the strobe', off: 'timing not proved', danger: false },
+  'rotor-phase-ok': {
+    on: 'rotor stands under its tower at the spark',
+    off: 'rotor phase not looked at',
+    danger: false,
+    lostBy: ['lifts-unit']
+  },
+  'bias-on': {
+    on: 'bias for the first start in the setting',
+    off: 'no bias in the setting',
+    danger: true
+  },
   'gap-set': { on: 'gap and dwell set', off: 'gap and dwell not set', danger: false },
   'trigger-verified': { on: 'firing edge known', off: 'firing edge not known', danger: false },
   'advance-locked': {

@@ -12,6 +12,17 @@ export const proofs: Record<string, Proof> = {
       'plug it tighter: a leak there moves the timing'
     ])
   ),
+  'rotor-phase-ok': proof(
+    'KXRR',
+    'result',
+    look(
+      'seen-rotor-phase',
+      'Tip and tower with the trigger just firing, at no and at full vacuum',
+      ['part of the tip under part of the tower at both', 'under it, and nothing moves the trigger here'],
+      ['tip clear of the tower at one of them', 'look at rotor, cap and trigger plate: they were never paired']
+    )
+  ),
+  'bias-on': proof('XXX-', 'machine'),
   'gap-set': proof('XXRR', 'result'),
   'trigger-verified': proof(
     'XXX-',

@@ -49,7 +49,24 @@ const ROOM_NOT_JUDGED: Rule<TimingVocabulary['flag']> = {
   loses: []
 };
 
+/** Every fit pairs tip, tower and trigger anew, and nobody has looked at them together. */
+const PHASE_NOT_SEEN: Rule<TimingVocabulary['flag']> = {
+  id: 'IL.98',
+  worked: true,
+  on: [],
+  off: [],
+  bar: 'Rotor phase not looked at: do not close the job',
+  never: 'Close the job before tip and tower were looked at with the trigger just firing.',
+  because: 'A tip that stands clear of its tower burns rotor and cap, and crossfires.',
+  first: 'rotor phase looked at, at no and at full vacuum',
+  ifItHappened: 'Open the step again and look at it.',
+  harm: 'result',
+  forbids: ['closes-log'],
+  loses: []
+};
+
 export const rules: Rule<TimingVocabulary['flag']>[] = [
+  PHASE_NOT_SEEN,
   STROKE_NOT_PROVED,
   IDLE_ABOVE_ONSET,
   {
@@ -145,6 +162,19 @@ export const rules: Rule<TimingVocabulary['flag']>[] = [
     loses: ['housing-indexed', 'base-timing-set']
   },
   ROOM_NOT_JUDGED,
+  {
+    id: 'IL.94',
+    on: ['bias-on'],
+    off: [],
+    bar: 'Bias in the setting: no sweep, no load, no closing',
+    never: 'Sweep to the total, load the engine or close the job with a bias in the setting.',
+    because: 'A bias helps one start; kept, it knocks or overheats the engine.',
+    first: 'initial timing set by the strobe',
+    ifItHappened: 'Set the initial timing by the strobe; if it ran under load, look for knock or heat damage.',
+    harm: 'machine',
+    forbids: ['loads', 'sweeps', 'closes-log'],
+    loses: []
+  },
   {
     id: 'IL.72',
     on: ['strobe-connected', 'engine-running'],

@@ -249,6 +249,7 @@ export const strobeInitial = (u: Use): Step =>
       minutes: 6,
       hazards: ['rotating', 'exhaust', 'hot-surface', 'hot-coolant', 'hv-ignition'],
       sets: ['base-timing-set'],
+      clears: ['bias-on'],
       needs: ['engine-running', 'strobe-connected', 'clamp-snug'],
       slots: [slots.strobe],
       role: 'strobe',

@@ -49,6 +49,7 @@ export const domain: Domain<ToothWorks & CrankWorks, ToothVocabulary['school']> 
         : { option: 'factory', because: 'leads, manual and capsule room then agree' },
     'index-order': () => ({ option: 'engine-first', because: 'rotor and housing then end where there is room' }),
     'oil-drive': () => ({ option: 'tool', because: 'it keeps the crank at the reference' }),
+    prime: () => ({ option: 'bore', because: 'the pump shaft is looked for in this bore: it is driven through it' }),
     'shaft-in-place': (_, __, r) => {
       const w = riskWork(r);
       if (w.mustSplit) return { option: 'split', because: w.mustSplit };

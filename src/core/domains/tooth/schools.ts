@@ -28,6 +28,32 @@ export const schools = {
       }
     ]
   },
+  prime: {
+    title: 'How the oil is primed',
+    options: [
+      {
+        id: 'bore',
+        name: 'through the distributor\u2019s bore, unit out',
+        gives: 'The pump itself is proved, and the crank stays where it is.',
+        costs: 'The slot of the pump has moved: it is set anew before the fit.',
+        preferWhen: 'The pump is driven through this bore.'
+      },
+      {
+        id: 'starter',
+        name: 'by the starter, plugs out',
+        gives: 'No priming tool.',
+        costs: 'The crank leaves the reference; only once the fit is proved.',
+        preferWhen: 'The pump is driven by the crank.'
+      },
+      {
+        id: 'gallery',
+        name: 'by pressure through a gallery',
+        gives: 'At any time before the start.',
+        costs: 'The pump itself is not proved: watch the pressure at the first start.',
+        preferWhen: 'A port in the gallery can be reached.'
+      }
+    ]
+  },
   'oil-drive': {
     title: 'When the oil-pump drive does not line up',
     options: [

@@ -1,13 +1,18 @@
 import { cycleDegOf, numberOf as anyNumberOf, type Engine } from '../../../engine/engine.ts';
 import type { Replayed } from '../../../job/replayed.ts';
-import { choiceOf, numberOf } from '../vocabulary.ts';
+import { driveSlack } from '../slack.ts';
+import { choiceOf } from '../vocabulary.ts';
 import type { Turning } from './turns.ts';
 
 /** How the crank may be turned on this job. */
-export const turningOf = (engine: Engine, r: Pick<Replayed, 'chosen'>, approach: Turning['approach']): Turning => ({
+export const turningOf = (
+  engine: Engine,
+  r: Pick<Replayed, 'chosen' | 'readings'>,
+  approach: Turning['approach']
+): Turning => ({
   cycleDeg: cycleDegOf(engine),
   approach,
-  backlashDeg: numberOf(engine, 'backlashDeg') ?? null,
+  backlashDeg: driveSlack(engine, r).deg,
   mayReverse: mayReverse(engine, r)
 });
 

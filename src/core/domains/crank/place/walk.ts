@@ -1,4 +1,5 @@
 import { cycleEvidence, type Evidence, type Sign, type SignKind } from '../../../calculations/cycle/cycle-evidence.ts';
+import { slackTaken } from '../../../calculations/crank/crank-plan.ts';
 import { cycleDegOf, type Engine } from '../../../engine/engine.ts';
 import { isOf, type RunSheet, type Step } from '../../../job/run-sheet.ts';
 import type { CrankTold, Reading, Replayed } from '../../../job/replayed.ts';
@@ -26,6 +27,8 @@ export interface Walk {
   evidence: Evidence | null;
   /** signs were given, and the crank was turned since without a count: they no longer say where it is */
   signsStale: boolean;
+  /** how far the crank was last turned back, where what followed forward does not outweigh it; null: not turned back, or not known how far */
+  turnedBackDeg: number | null;
 }
 
 type Told = { seq: number } & ({ wheel: Reading } | { told: CrankTold } | { sign: SignKind; seen: boolean | null });
@@ -65,7 +68,9 @@ export function walkCrank(w: Walked, untilSeq = Infinity): Walk {
     signs.clear();
     signsOpen = false;
   };
+  let turnedBackDeg: number | null = null;
   for (const t of toldBy(w.r, untilSeq)) {
+    const before = place;
     if ('sign' in t) {
       signsStale = false;
       if (t.seen === null) signs.delete(t.sign);
@@ -79,6 +84,7 @@ export function walkCrank(w: Walked, untilSeq = Infinity): Walk {
       place = fromWheel(place, t.wheel, steps.get(t.wheel.step), w, turning, went);
       if (place.asks) lose();
     }
+    turnedBackDeg = relied(turnedBackDeg, before, place);
     if (turning.cycleDeg === 360 && place.crankDeg !== null) place = { ...place, strokeKnown: true };
     if (signsOpen && place.crankDeg !== null) {
       const evidence = evidenceOf(signs);
@@ -88,7 +94,22 @@ export function walkCrank(w: Walked, untilSeq = Infinity): Walk {
     // the signs speak of the rise after the place where they were given; once the crank was read again they are used up
     if (!('sign' in t)) signsOpen = signsOpen && !place.strokeKnown && place.crankDeg === null;
   }
-  return { place, signs: [...signs].map(([kind, seen]) => ({ kind, seen })), evidence: evidenceOf(signs), signsStale };
+  return {
+    place,
+    signs: [...signs].map(([kind, seen]) => ({ kind, seen })),
+    evidence: evidenceOf(signs),
+    signsStale,
+    turnedBackDeg
+  };
+}
+
+/** The turn back that a place relies on: how far it went, until the crank was turned on by as much as any slack may be. */
+function relied(known: number | null, before: CrankPlace, now: CrankPlace): number | null {
+  if (before === now) return known;
+  if (before.crankDeg === null || now.crankDeg === null || now.from === 'rocking' || now.from === 'pin') return null;
+  const moved = wrap180(now.crankDeg - before.crankDeg);
+  if (now.lastMove === 'backward') return moved < 0 ? -moved : null;
+  return known !== null && Math.abs(moved) < slackTaken(null) - AT_IT_DEG ? known : null;
 }
 
 const evidenceOf = (signs: ReadonlyMap<SignKind, boolean>): Evidence | null =>

@@ -2,7 +2,7 @@
   import type { SurfaceProps } from '../props.ts';
   import { passedBy, passedText, planLacks } from '$core/domains/crank/plan-words.ts';
   import * as crankWords from '$core/domains/crank/words.ts';
-  import { cycleDegOf, listOf, numberOf } from '$core/engine/engine.ts';
+  import { cycleDegOf, listOf } from '$core/engine/engine.ts';
   import { referenceSource } from '$core/job/reference.ts';
   import { formatTiming } from '$core/units/format.ts';
   import ReadingText from '../../job/ReadingText.svelte';
@@ -18,7 +18,7 @@
   );
   const stands = $derived(session.readings(stepId));
   const past = $derived(passedBy(view.target, view.place, cycleDegOf(session.engine)));
-  const backlash = $derived(numberOf(session.engine, 'backlashDeg') ?? 0);
+  const backlash = $derived(session.state.work.slack.deg);
 </script>
 
 {#if view.place.crankDeg === null}
