@@ -197,7 +197,14 @@ test('a distributor fitted from scratch, from an empty workshop to the printed c
   await test.step('the distributor goes in', async () => {
     await type(page, '5:40');
     await expect(page.getByRole('main').locator('svg')).toContainText('number one at 5:40 (170°)');
-    for (const s of ['Number-one tower', 'Clamp bolt started', 'Seal on', 'Oil-pump shaft', 'Oil primed', 'Oil-pump slot'])
+    for (const s of [
+      'Number-one tower',
+      'Clamp bolt started',
+      'Seal on',
+      'Oil-pump shaft',
+      'Oil primed',
+      'Oil-pump slot'
+    ])
       await done(page, s);
     await expect(
       page.getByRole('complementary', { name: 'Where the engine is' }).getByText('Distributor out: no starter')

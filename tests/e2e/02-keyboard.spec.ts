@@ -106,7 +106,15 @@ test('the whole job by the keyboard alone', async ({ page, context }) => {
   await read('350.5');
   await doneWith('Crank to the reference');
   await read('5:40');
-  for (const t of ['Number-one tower', 'Clamp bolt', 'Seal on', 'Oil-pump shaft', 'Oil primed', 'Oil-pump slot', 'Rotor led'])
+  for (const t of [
+    'Number-one tower',
+    'Clamp bolt',
+    'Seal on',
+    'Oil-pump shaft',
+    'Oil primed',
+    'Oil-pump slot',
+    'Rotor led'
+  ])
     await doneWith(t);
   await tabTo(/No pin/);
   await press('Enter');

@@ -235,7 +235,9 @@ function maySay(state: JobState, e: { flag: string; on: boolean; seen?: string }
   const off = f.proof?.off ?? f.danger;
   if (e.on === off) return yes;
   const words = off ? f.off : f.on;
-  const giver = state.steps.find((v) => (v.state !== 'not-needed' || v.step.onlyWay) && provedAt(v.step, flags).includes(e.flag))?.step;
+  const giver = state.steps.find(
+    (v) => (v.state !== 'not-needed' || v.step.onlyWay) && provedAt(v.step, flags).includes(e.flag)
+  )?.step;
   if (!saidWithSight(f)) return yes;
   // what a figure proves is not said; what is seen is said with what was seen
   if (giver && onlyMeasured(f)) return fail('only-by-its-step', 'flag', { state: words, step: giver.title });
