@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { EventInput } from '$core/job/event-input.ts';
 import type { Person } from '$core/job/index.ts';
@@ -11,7 +12,8 @@ import { cardData } from '$lib/server/jobs/card-data.ts';
 import { derivedSettled } from '$lib/server/jobs/derive.ts';
 import { open } from '$lib/server/jobs/open-job.ts';
 import { logOf } from '$lib/server/repositories/events.ts';
-import { keepPhoto, photoOf } from '$lib/server/repositories/photos.ts';
+import { cleaned } from '$lib/server/photo-cleaned.ts';
+import { keepPhoto, mayKeepMore, photoOf } from '$lib/server/repositories/photos.ts';
 import { defaultPrefs } from '$lib/reader/prefs.ts';
 import { freshDatabase, smallWorkshop } from './support.ts';
 
@@ -94,6 +96,57 @@ describe('a photograph', () => {
     const r = await refusal(readPhoto(sent));
     expect(r?.status).toBe(status);
     expect(r?.message).toMatch(/\.$/);
+  });
+});
+
+describe('a photograph as it is sent', () => {
+  const photo = (o: { width?: number; height?: number } = {}) =>
+    sharp({ create: { width: 64, height: 40, channels: 3, background: '#884422', ...o } });
+  const jpeg = (bytes: Buffer) => ({ kind: 'image/jpeg', bytes }) as const;
+
+  it('is drawn anew: where it was taken is gone, and it stands upright', async () => {
+    const sent = await photo()
+      .withExif({ IFD0: { Copyright: 'somebody' }, IFD3: { GPSLatitude: '51/1 30/1 0/1', GPSLatitudeRef: 'N' } })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer();
+    expect((await sharp(sent).metadata()).orientation).toBe(6);
+    const kept = await cleaned(jpeg(sent));
+    const now = await sharp(kept.bytes).metadata();
+    expect(now).toMatchObject({ format: 'jpeg', width: 40, height: 64 });
+    expect([now.exif, now.xmp, now.iptc, now.orientation]).toEqual([undefined, undefined, undefined, undefined]);
+  });
+  it('loses what stood in the file behind its pixels, and is made no larger than a screen needs', async () => {
+    const sent = Buffer.concat([await photo({ width: 3000, height: 1500 }).jpeg().toBuffer(), Buffer.from('<script>')]);
+    const kept = await cleaned(jpeg(sent));
+    expect(kept.bytes.includes('<script>')).toBe(false);
+    expect(await sharp(kept.bytes).metadata()).toMatchObject({ width: 1600, height: 800 });
+  });
+  it.each([
+    ['four bytes and nothing behind them', async () => Buffer.from([0xff, 0xd8, 0xff, 0xe0]), 415],
+    [
+      'a page behind the first bytes of a JPEG',
+      async () => Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), Buffer.from('<html>')]),
+      415
+    ],
+    [
+      'cut in the middle',
+      async () => (await photo({ width: 900, height: 900 }).jpeg().toBuffer()).subarray(0, 2000),
+      415
+    ],
+    ['of 64 million pixels in few bytes', async () => photo({ width: 8000, height: 8000 }).jpeg().toBuffer(), 413]
+  ])('that is %s is refused with a sentence', async (_, make, status) => {
+    const r = await refusal(cleaned(jpeg(await make())));
+    expect(r?.status).toBe(status);
+    expect(r?.message).toMatch(/\.$/);
+  });
+  it('is one too many for a job that is full, unless it is there already', async () => {
+    const { id: full } = await open({ engineId, sheet: sheetOf('teardown')!, promisedOn: null, by });
+    const ids = Array.from({ length: 200 }, () => randomUUID());
+    for (const id of ids) await keepPhoto(full, id, png, by.id);
+    expect(await refusal(mayKeepMore(full, randomUUID(), by.id))).toMatchObject({ code: 'photographs-full' });
+    expect(await refusal(mayKeepMore(full, ids[0]!, by.id))).toBeNull();
+    expect(await refusal(mayKeepMore(jobId, randomUUID(), by.id))).toBeNull();
   });
 });
 

@@ -4,7 +4,8 @@ import { mustAct, shownBy } from '$lib/server/auth/who.ts';
 import { notFound } from '$lib/server/errors.ts';
 import { api, readPhoto } from '$lib/server/http.ts';
 import { jobById } from '$lib/server/repositories/jobs.ts';
-import { keepPhoto, photoOf } from '$lib/server/repositories/photos.ts';
+import { cleaned } from '$lib/server/photo-cleaned.ts';
+import { keepPhoto, mayKeepMore, photoOf } from '$lib/server/repositories/photos.ts';
 import type { RequestEvent } from './$types';
 
 const ids = z.object({ id: z.uuid(), photo: z.uuid() });
@@ -29,6 +30,7 @@ export const PUT = api(async (event: RequestEvent) => {
   const { id, photo } = idsOf(event);
   const sent = await readPhoto(event.request);
   await jobById(id);
-  await keepPhoto(id, photo, sent, by.id);
+  await mayKeepMore(id, photo, by.id);
+  await keepPhoto(id, photo, await cleaned(sent), by.id);
   return json({ ok: true, out: { id: photo } });
 });
