@@ -25,6 +25,7 @@ export const GAUGES: Record<string, GaugeRef> = {
   blade: { id: 'blade', name: 'Blades', resolution: 0, accuracy: 0.005, scatter: 0.003, scatterDof: 20 },
   rule: { id: 'rule', name: 'Rule', resolution: 0.5, accuracy: 0.1, scatter: 0.1, scatterDof: 20 },
   depth: { id: 'depth', name: 'Depth gauge', resolution: 0.02, accuracy: 0.04, scatter: 0.005, scatterDof: 20 },
+  pressure: { id: 'pressure', name: 'Vacuum gauge', resolution: 1, accuracy: 1, scatter: 0.3, scatterDof: 20 },
   torque: { id: 'torque', name: 'Torque wrench', resolution: 0.5, accuracy: 0.8, scatter: 0.3, scatterDof: 20 }
 };
 

@@ -18,6 +18,8 @@ export interface Proof {
   /** one letter for each shortfall, in their order */
   letters: string;
   harm: Harm;
+  /** a danger that is gone only where this state of the same step is proved by its figures */
+  goneWith?: string;
   /** it proves that the state is gone, as it does for every danger */
   off?: true;
 }

@@ -61,7 +61,8 @@ export function shortsOf(state: JobState, v: StepView): Short[] {
   const made = claimed.filter((f) => !v.step.clears.includes(f));
   for (const o of opens) {
     const of = o.aside ? [] : o.of ? claimed.filter((f) => o.of!.includes(f)) : made.length > 0 ? made : claimed;
-    for (const f of of) add(f, o.short, o.what, o.never);
+    const along = claimed.filter((f) => of.includes(flags[f]?.proof?.goneWith ?? ''));
+    for (const f of [...of, ...along]) add(f, o.short, o.what, o.never);
     if (o.aside) add(null, o.short, o.what);
   }
   for (const f of claimed) {

@@ -1,4 +1,5 @@
 import { choiceOf, type Engine } from '../engine/engine.ts';
+import { namedNow } from './named-now.ts';
 import type { Domain } from './domain.ts';
 import type { EventOf, JobEvent } from './events.ts';
 import type { Reading, Replayed } from './replayed.ts';
@@ -54,7 +55,9 @@ export function replay(
   const readings = new Map<string, Reading>();
   const ended: Ended[] = [];
   const said = new Map<string, boolean>();
-  for (const e of log) {
+  const now = namedNow(sheet);
+  for (const written of log) {
+    const e = now(written);
     if (e.kind === 'undo') {
       // an undone amendment still moves the place where the next one hooks on
       for (const x of readings.values()) if (x.basis === e.undoes) x.basis = e.id;

@@ -6,6 +6,8 @@ import type { Act, Place } from './acts.ts';
  */
 export interface Rule<Flag extends string = string> {
   id: string;
+  /** what earlier logs call it */
+  was?: string;
   on: readonly Flag[];
   off: readonly Flag[];
   /** what else must be so for it to belong here */

@@ -212,10 +212,12 @@ export interface FlagWords {
   sayable?: boolean;
   /** it falls with a step, or something said, that does one of these */
   lostBy?: readonly Act[];
+  /** what earlier logs call it */
+  was?: string;
   /** it matters only where this question was not answered with no: what is not fitted need not be plugged */
   only?: string;
   /** what a step does that does not prove it, who is hurt by it, and by which looks it is proved */
-  proof?: { letters: string; harm: Harm; off: boolean; looks: readonly string[] };
+  proof?: { letters: string; harm: Harm; off: boolean; looks: readonly string[]; goneWith?: string };
 }
 
 /** Whether a state that is made good by hand is said with what was seen. */

@@ -54,7 +54,8 @@ function flagWords(plan: SheetPlan, manifests: readonly Manifest[]): Record<stri
       letters: p.letters,
       harm: p.harm,
       off: w.danger || p.off === true,
-      looks: p.looks.map((l) => l.id)
+      looks: p.looks.map((l) => l.id),
+      ...(p.goneWith && { goneWith: p.goneWith })
     };
     flags[flag] = { ...w, proof };
   }

@@ -81,7 +81,7 @@ export const fitDifferent = sheet({
     crank.judgeMark({ id: 'mark', phase: CRANK }),
     crank.measureSlack({ id: 'slack', phase: CRANK }),
     crank.proveStroke({ id: 'stroke', phase: CRANK }),
-    crank.toReference({ id: 'ref', phase: CRANK }),
+    crank.toReference({ id: 'ref', phase: CRANK, schools: ['overshoot', 'slack'] }),
     tooth.witnessMarks({ id: 'marks', phase: OUT, needs: ['crank-at-reference'] }),
     distributor.withdraw({ id: 'out', phase: OUT }),
     distributor.pumpShaft({

@@ -155,6 +155,7 @@ export const lockedOffset = sheet({
     }),
     crank.toReference({
       id: 'to-offset',
+      schools: ['overshoot', 'slack'],
       phase: PRESS,
       title: 'Crank back, then forward to the offset',
       say: 'Turn back well past the offset, beyond all slack, then slowly forward onto it.',

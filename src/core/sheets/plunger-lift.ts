@@ -44,7 +44,7 @@ export const plungerLift = sheet({
     crank.proveStroke({ id: 'stroke', phase: FIND }),
     pump.valveOut({ id: 'valve-out', phase: FOUND }),
     pump.dialOn({ id: 'dial', phase: FOUND }),
-    pump.wholeCycle({ id: 'lift', phase: FOUND, title: 'Lift as it was found' }),
+    pump.wholeCycle({ id: 'lift', phase: FOUND, title: 'Lift as it was found', schools: ['overshoot', 'slack'] }),
     pump.decideTurn({ id: 'decide', phase: FOUND }),
     pump.gearFreed({ id: 'free', phase: SET }),
     pump.crankToMark({ id: 'to-mark', phase: SET }),

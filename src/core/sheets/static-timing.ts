@@ -39,7 +39,7 @@ export const staticTiming = sheet({
     crank.judgeMark({ id: 'mark', phase: CRANK }),
     crank.measureSlack({ id: 'slack', phase: CRANK }),
     crank.proveStroke({ id: 'stroke', phase: CRANK }),
-    crank.toReference({ id: 'ref', phase: CRANK }),
+    crank.toReference({ id: 'ref', phase: CRANK, schools: ['overshoot', 'slack'] }),
     timing.roomBothWays({ id: 'room', phase: SET }),
     timing.identifyTrigger({ id: 'trigger', phase: SET }),
     timing.indexHousing({

@@ -2,7 +2,7 @@ import { json, type RequestEvent } from '@sveltejs/kit';
 import type { z } from 'zod';
 import { isAway, Refusal, unavailable } from './errors.ts';
 import { log } from './log.ts';
-import type { Photo } from './repositories/photos.ts';
+import { LARGEST_PHOTO, type Photo } from './repositories/photos.ts';
 import { mustBeClean, mustBeShallow } from './text.ts';
 
 const MAX_BODY = 256 * 1024;
@@ -46,9 +46,6 @@ export async function readJson(request: Request, max = MAX_BODY): Promise<unknow
   mustBeClean(value);
   return value;
 }
-
-/** Largest photograph that is kept, bytes; the database holds to it too. */
-const LARGEST_PHOTO = 2_000_000;
 
 /** The first bytes of what is kept, whatever a request calls itself. */
 const BEGINS = { 'image/jpeg': [0xff, 0xd8, 0xff], 'image/png': [0x89, 0x50, 0x4e, 0x47] } as const;

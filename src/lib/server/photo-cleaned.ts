@@ -1,12 +1,10 @@
 import sharp from 'sharp';
 import { Refusal } from './errors.ts';
-import type { Photo } from './repositories/photos.ts';
+import { LARGEST_PHOTO, type Photo } from './repositories/photos.ts';
 
 /** A picture is taken apart up to so many pixels, and kept within so many on its longer side. */
 const MOST_PIXELS = 50_000_000;
 const LONGEST_SIDE = 1600;
-/** as much as the database keeps of one, bytes */
-const LARGEST = 2_000_000;
 
 // one thread for each picture: a bench's machine has two cores, and pages come first
 sharp.concurrency(1);
@@ -21,10 +19,10 @@ export async function cleaned({ kind, bytes }: Photo): Promise<Photo> {
     const upright = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' }).rotate();
     const small = upright.resize(LONGEST_SIDE, LONGEST_SIDE, { fit: 'inside', withoutEnlargement: true });
     const png = kind === 'image/png' ? await small.clone().png({ compressionLevel: 9 }).toBuffer() : null;
-    if (png && png.length <= LARGEST) return { kind, bytes: png };
+    if (png && png.length <= LARGEST_PHOTO) return { kind, bytes: png };
     // one of much fine grain is kept coarser rather than not at all
     const fine = await small.clone().jpeg({ quality: 82 }).toBuffer();
-    const kept = fine.length <= LARGEST ? fine : await small.clone().jpeg({ quality: 50 }).toBuffer();
+    const kept = fine.length <= LARGEST_PHOTO ? fine : await small.clone().jpeg({ quality: 50 }).toBuffer();
     return { kind: 'image/jpeg', bytes: kept };
   } catch (e) {
     const large = /pixel limit/.test((e as Error).message);

@@ -333,6 +333,15 @@ describe('lobes, vacuum, scatter', () => {
       ['hold-seconds', '60']
     ] as const)
       right.read('vacuum', slot, v);
+    const unnamed = vacuum(sheet);
+    for (const [slot, v] of [
+      ['vac-kpa', '0'],
+      ['vac-deg', '9b'],
+      ['vac-kpa', '40'],
+      ['vac-deg', '23b']
+    ] as const)
+      unnamed.say(unnamed.reading('vacuum', slot, v, null));
+    expect(open(unnamed)[0]).toBe('vacuum-set no-gauge K');
     // a leak is known by it, and carried on: it is no reason not to leave the step
     expect(open(right)).toEqual(['capsule-ok out F']);
   });

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { driveSlack } from '$core/domains/crank/slack.ts';
 import { crankTarget, planTo } from '$core/domains/crank/words.ts';
+import { notSettled } from '$core/job/admit.ts';
 import { shortsOf } from '$core/job/proved.ts';
+import { runSheets } from '$core/sheets/index.ts';
 import { answerAt, doStep, FULL, readAt } from '../../support/careful.ts';
 import { engineWith, PlayedJob, SHEET } from '../../support/played.ts';
 
@@ -14,7 +16,7 @@ const backward = (job: PlayedJob): number => {
 const upTo = (job: PlayedJob, last: string) => {
   for (const step of job.sheet.steps) {
     if (step.id === last) return job;
-    doStep(job, step, true);
+    if (job.view(step.id).state !== 'done') doStep(job, step, true);
   }
   return job;
 };
@@ -40,16 +42,34 @@ describe('the slack of the drive', () => {
     expect(shorts(measured())).toEqual(['nothing K']);
     expect(shorts(measured('6'))).toEqual(['undecided K']);
     expect(shorts(measured('6', '11'))).toEqual(['undecided K']);
+    expect(shorts(measured('-6', '-6'))).toEqual(['undecided K']);
+    const unnamed = measured();
+    for (const text of ['6', '6']) unnamed.say(unnamed.reading('slack', 'drive-slack', text, null));
+    expect(shorts(unnamed)).toEqual(['no-gauge K']);
+    expect(driveSlack(unnamed.engine, unnamed.state.replayed)).toMatchObject({ deg: null, from: 'unknown' });
     const job = measured('6', '6.5');
     expect(shorts(job)).toEqual([]);
     const slack = driveSlack(job.engine, job.state.replayed);
     expect(slack.from).toBe('measured');
     expect(slack.deg).toBeGreaterThan(6.5);
-    expect(slack.deg! - 6.5).toBeCloseTo(2 * slack.uDeg!, 9);
+    expect(slack.deg! - 6.5).toBeCloseTo(2 * slack.read!.uDeg, 9);
     expect(backward(job)).toBeCloseTo(20 + 1.5 * slack.deg! + 2, 6);
     job.done('slack');
     expect(job.state.flags.has('slack-known')).toBe(true);
     expect(job.state.flags.has('backlash-taken-up')).toBe(false);
+  });
+  it('is asked about where its step stands and nowhere else, and goes by the way that is chosen', () => {
+    for (const sheet of runSheets) {
+      const offered = sheet.steps.some((s) => s.schools.includes('slack'));
+      expect(
+        sheet.steps.some((s) => s.onlyWay?.school === 'slack'),
+        sheet.id
+      ).toBe(offered);
+    }
+    const job = upTo(new PlayedJob(engineWith(SHEET), 'static-timing'), 'slack');
+    expect(backward(job)).toBeCloseTo(20 + 1.5 * 15 + 2, 6);
+    job.say({ kind: 'choose', school: 'slack', option: 'unknown' });
+    expect(backward(job)).toBeCloseTo(20 + 45, 6);
   });
   it('finds a worn drive above its limit, and is no state that somebody says', () => {
     const job = upTo(new PlayedJob(engineWith({ ...noSlack, driveSlackMaxDeg: '4' }), 'static-timing'), 'slack');
@@ -100,6 +120,57 @@ describe('a bias for the first start', () => {
     }
     expect(seen).toBe(true);
     expect(job.state.closed).toBe(true);
+  });
+});
+
+describe('a bias that was chosen', () => {
+  const chosen = () => {
+    const job = upTo(new PlayedJob(engineWith(SHEET), 'fit-from-scratch'), 'bias');
+    job.say({ kind: 'choose', school: 'bias', option: 'advance' });
+    return job.done('bias');
+  };
+  it('stays in the housing where its step is opened again and another way is chosen', () => {
+    const job = chosen();
+    job.say({ kind: 'reopen', step: 'bias' });
+    expect(job.state.flags.has('bias-on')).toBe(true);
+    job.say({ kind: 'choose', school: 'bias', option: 'none' });
+    expect(job.done('bias').state.flags.has('bias-on')).toBe(true);
+  });
+  it('is not gone on from with a reason where the strobe reads outside, or too close to call', () => {
+    for (const read of ['25b', '5b', '10.2b']) {
+      const job = upTo(chosen(), 'strobe');
+      for (let k = 0; k < 3; k++) job.read('strobe', 'strobe', read);
+      const open = notSettled(job.state, job.view('strobe'));
+      if (open === null) continue;
+      const why = 'as near as it gets';
+      expect(job.tryTo({ kind: 'override', step: 'strobe', flags: [], open, reason: why }).ok, read).toBe(false);
+      expect(job.tryTo({ kind: 'done', step: 'strobe' }).ok, read).toBe(false);
+      expect(job.state.flags.has('bias-on')).toBe(true);
+    }
+    const out = upTo(chosen(), 'strobe');
+    out.read('strobe', 'strobe', '25b');
+    expect(notSettled(out.state, out.view('strobe'))).not.toBeNull();
+  });
+});
+
+describe('a log of before', () => {
+  it('keeps what it said of states and rules that have another name now', () => {
+    const job = new PlayedJob(engineWith(SHEET), 'fit-from-scratch');
+    job.given('mark-judged');
+    job.given('slack-taken-up');
+    expect([...job.state.flags]).toEqual(expect.arrayContaining(['damper-verified', 'backlash-taken-up']));
+    expect(job.state.flags.has('mark-judged')).toBe(false);
+    const freed = new PlayedJob(engineWith(SHEET), 'plunger-lift');
+    freed.log.push({
+      ...freed.given('sweep-done').log[0]!,
+      kind: 'override',
+      step: 'lift',
+      flags: ['mark-judged'],
+      reason: 'only a look',
+      id: 'old',
+      seq: 2
+    } as never);
+    expect(freed.state.replayed.overrides[0]!.flags).toEqual(['damper-verified']);
   });
 });
 

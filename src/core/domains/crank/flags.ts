@@ -6,7 +6,12 @@ export const flags = {
   'probe-in': { on: 'probe in cylinder 1', off: 'probe out', danger: true, hard: true },
   'piston-stop-in': { on: 'piston stop in cylinder 1', off: 'piston stop out', danger: true, hard: true },
   'tdc-true': { on: 'true TDC found', off: 'true TDC not found', danger: false },
-  'damper-verified': { on: 'mark judged against true TDC', off: 'mark not judged', danger: false },
+  'damper-verified': {
+    on: 'mark judged against true TDC',
+    off: 'mark not judged',
+    danger: false,
+    was: 'mark-judged'
+  },
   'damper-changed': {
     on: 'damper, pulley or cover changed',
     off: 'mark proved on the pair that is fitted now',
@@ -17,5 +22,10 @@ export const flags = {
   'compression-confirmed': { on: 'stroke proved', off: 'stroke not proved', danger: false },
   'crank-at-reference': { on: 'crank at the reference', off: 'crank not at the reference', danger: false },
   'slack-known': { on: 'drive slack measured', off: 'drive slack not measured', danger: false },
-  'backlash-taken-up': { on: 'slack taken up forward', off: 'slack not taken up', danger: false }
+  'backlash-taken-up': {
+    on: 'slack taken up forward',
+    off: 'slack not taken up',
+    danger: false,
+    was: 'slack-taken-up'
+  }
 } as const satisfies Record<string, FlagWords>;

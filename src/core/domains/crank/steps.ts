@@ -164,7 +164,7 @@ export const toReference = (u: Use): Step =>
       slots: [slots.stands],
       values: ['runningDirection', 'firingOrder'],
       wants: ['backlashDeg'],
-      schools: ['overshoot', 'slack'],
+      schools: ['overshoot'],
       surface: 'plan',
       acts: ['reaches-reference', 'turns-crank']
     },

@@ -16,7 +16,7 @@ export interface VacuumWork {
   verdict: Verdict | null;
   /** whether the deepest reading adds advance for sure, takes it away for sure, or neither; null before two were read */
   sense: 'adds' | 'takes' | 'unsure' | null;
-  hold: (ReturnType<typeof vacuumHold> & { most: number; rule: boolean }) | null;
+  hold: (ReturnType<typeof vacuumHold> & { most: number; rule: boolean; unnamed: boolean }) | null;
 }
 
 /** Rule of thumb where the sheet has no figure. */
@@ -38,9 +38,7 @@ export function vacuumWork(engine: Engine, r: Replayed): VacuumWork {
   const sheet = vacuumCurveOf(engine);
   const u = Math.SQRT2 * Math.max(0, ...points.flatMap((p) => (p.deg ? [oneReading(p.deg).u] : [])));
   const unsure = points.some((p) => p.deg && oneReading(p.deg).scatterUnknown);
-  const [start, end, seconds] = (['hold-start', 'hold-end', 'hold-seconds'] as const).map(
-    (s) => lastOf(r.readings, s)?.value
-  );
+  const [start, end, seconds] = (['hold-start', 'hold-end', 'hold-seconds'] as const).map((s) => lastOf(r.readings, s));
   const most = numberOf(engine, 'vacuumLossMax');
   return {
     points,
@@ -49,11 +47,17 @@ export function vacuumWork(engine: Engine, r: Replayed): VacuumWork {
     verdict: againstSheet(read, u, unsure, sheet, numberOf(engine, 'vacuumTolDeg')),
     sense: senseOf(read, u),
     hold:
-      start !== undefined && end !== undefined && seconds !== undefined && seconds > 0
+      start && end && seconds && seconds.value > 0
         ? {
-            ...vacuumHold({ startKpa: start, endKpa: end, seconds, maxLossKpaPerMin: most ?? LOSS_MOST }),
+            ...vacuumHold({
+              startKpa: start.value,
+              endKpa: end.value,
+              seconds: seconds.value,
+              maxLossKpaPerMin: most ?? LOSS_MOST
+            }),
             most: most ?? LOSS_MOST,
-            rule: most === undefined
+            rule: most === undefined,
+            unnamed: [start, end].some((x) => x.gauge === null)
           }
         : null
   };
@@ -97,7 +101,10 @@ function senseOf(read: Added, u: number): VacuumWork['sense'] {
 export function vacuumOpen(w: VacuumWork): Open[] {
   const advance = (what: string, short: Open['short']): Open => ({ what, short, of: ['vacuum-set'] });
   const out: Open[] = [];
-  if (w.sense === null)
+  const unnamed = (r: Reading | null) => r !== null && r.gauge === null;
+  if (w.points.some((p) => unnamed(p.kpa) || unnamed(p.deg)))
+    out.push(advance('depression or timing was read with no gauge named', 'no-gauge'));
+  else if (w.sense === null)
     out.push(advance('the timing at two depressions or more was not read, the first with none', 'nothing'));
   else if (w.sense === 'takes')
     out.push(advance('depression takes advance away: look at the capsule\u2019s side', 'out'));
@@ -108,6 +115,8 @@ export function vacuumOpen(w: VacuumWork): Open[] {
     out.push(advance('vacuum advance is too close to call against its curve', 'undecided'));
   const capsule: Pick<Open, 'of'> = { of: ['capsule-ok'] };
   if (!w.hold) out.push({ ...capsule, what: 'nobody has timed whether the diaphragm holds', short: 'nothing' });
+  else if (w.hold.unnamed)
+    out.push({ ...capsule, what: 'the depression was read with no gauge named', short: 'no-gauge' });
   else if (w.hold.state === 'out') out.push({ ...capsule, what: 'the diaphragm leaks', short: 'out' });
   return out;
 }

@@ -4,6 +4,7 @@ import type { MagnetoVocabulary } from './vocabulary.ts';
 /** At hand-cranking speed it fires before the top, or nobody heard that it does not, and it is to be started by hand. */
 const KICKS: Rule<MagnetoVocabulary['flag']> = {
   id: 'IL.99',
+  was: 'hand-kick',
   worked: true,
   on: [],
   off: [],

@@ -1,3 +1,4 @@
+import type { Step } from '../../job/run-sheet.ts';
 import type { SettledFigure } from '../../job/settled.ts';
 import { biasOf, learntBias } from './bias.ts';
 import { replays } from './replays.ts';
@@ -68,7 +69,7 @@ export const domain: Domain<TimingWorks & CrankWorks, TimingVocabulary['school']
       }
   },
   replays,
-  gives: (c) => (biasIn(c) ? ['bias-on'] : []),
+  gives: (c) => (biasTaken(c) ? ['bias-on'] : []),
   figures: (state) => [...state.steps.flatMap((v) => timingFigure(state, v)), ...restError(state)],
   interlocks: (c) => [
     ...(strokeOpen(c) ? ['IL.10'] : []),
@@ -113,16 +114,12 @@ function timingFigure(state: TimingState, { step }: StepView) {
   ];
 }
 
-/** A bias was chosen where one is asked about, and the strobe has not set the timing since. */
-function biasIn(c: TimingContext): boolean {
-  const at = c.sheet.steps.find((s) => s.surface === 'bias');
-  const chosen = at && c.r.marks.get(at.id);
-  if (chosen?.state !== 'done' || c.schools.bias.option === 'none') return false;
-  const cleared = c.sheet.steps.some((s) => {
-    const mark = s.clears.includes('bias-on') ? c.r.marks.get(s.id) : undefined;
-    return mark?.state === 'done' && mark.seq > chosen.seq;
-  });
-  return !cleared;
+/** The bias that was proposed was taken without being chosen, and the strobe has not set the timing since. */
+function biasTaken(c: TimingContext): boolean {
+  const taken = c.r.marks.get(c.sheet.steps.find((s) => s.surface === 'bias')?.id ?? '');
+  if (taken?.state !== 'done' || c.r.chosen.has('bias') || c.schools.bias.option === 'none') return false;
+  const strobed = (s: Step) => s.clears.includes('bias-on') && (c.r.marks.get(s.id)?.seq ?? 0) > taken.seq;
+  return !c.sheet.steps.some(strobed);
 }
 
 /** The housing stands where it fires, and a step of this job that turns it both ways was not done; before that there is nothing to turn. */

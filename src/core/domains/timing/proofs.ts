@@ -22,7 +22,7 @@ export const proofs: Record<string, Proof> = {
       ['tip clear of the tower at one of them', 'look at rotor, cap and trigger plate: they were never paired']
     )
   ),
-  'bias-on': proof('XXX-', 'machine'),
+  'bias-on': { ...proof('XXX-', 'machine'), goneWith: 'base-timing-set' },
   'gap-set': proof('XXRR', 'result'),
   'trigger-verified': proof(
     'XXX-',

@@ -1,6 +1,9 @@
 import { query, type Queryable } from '../db/pool.ts';
 import { notFound, Refusal } from '../errors.ts';
 
+/** Largest photograph that is kept, bytes; the database holds to it too. */
+export const LARGEST_PHOTO = 2_000_000;
+
 export interface Photo {
   kind: 'image/jpeg' | 'image/png';
   bytes: Buffer;
