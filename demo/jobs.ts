@@ -339,16 +339,15 @@ const bothSigns: Line[] = [
 const read = (step: string, slot: string, ...figures: string[]): Line[] =>
   figures.map((f) => ({ read: f, step, slot }));
 
-/** Crank backed to the base circle, zeroed, and forward to a lift. */
-const wholeCycle = (step: string, falling: string[], lift: string, stands: string): Line[] => [
+/** Crank backed to the base circle, zeroed, and forward to lifts, the crank read at each. */
+const wholeCycle = (step: string, falling: string[], lifts: [lift: string, stands: string][]): Line[] => [
   ...read(step, 'falling', ...falling),
   ...read(step, 'zero-again', '0.00', '0.00'),
-  ...read(step, 'lift', lift),
-  ...read(step, 'stands', stands)
+  ...lifts.flatMap(([lift, stands]) => [...read(step, 'lift', lift), ...read(step, 'stands', stands)])
 ];
 
 /** The generator's pump, as far as the lift that was found. The wheel reads 0 at true TDC. */
-const liftFound = (tdc: [string, string][], falling: string[], lift: string): Line[] => [
+const liftFound = (tdc: [string, string][], falling: string[], lifts: [string, string][]): Line[] => [
   ...done('intake'),
   { choose: 'plate-read', option: 'two' },
   ...done('chart', 'safe', 'plugs', 'bar', 'cover', 'wheel'),
@@ -359,11 +358,11 @@ const liftFound = (tdc: [string, string][], falling: string[], lift: string): Li
   ...read('dial', 'spare-low', '0.6'),
   ...read('dial', 'spare-high', '4.1'),
   ...done('dial'),
-  ...wholeCycle('lift', falling, lift, '343.0')
+  ...wholeCycle('lift', falling, lifts)
 ];
 
 /** The rest of it: gear freed, tightened, proved, closed. */
-const liftSet = (held: string, tight: string, again: string): Line[] => [
+const liftSet = (held: string, tight: string, again: [string, string][]): Line[] => [
   ...done('lift', 'decide'),
   ...read('free', 'lift-held', held),
   ...done('free', 'to-mark'),
@@ -371,7 +370,7 @@ const liftSet = (held: string, tight: string, again: string): Line[] => [
   ...read('tighten', 'torque-final', '34'),
   ...read('tighten', 'lift-tight', tight),
   ...done('tighten'),
-  ...wholeCycle('verify', ['1.62', '0.58', '0.11', '0.02', '0.02', '0.02'], again, '343.0'),
+  ...wholeCycle('verify', ['1.62', '0.58', '0.11', '0.02', '0.02', '0.02'], again),
   ...done('verify', 'valve-in', 'off', 'cover-on', 'close')
 ];
 
@@ -777,9 +776,17 @@ export const jobs: DemoJob[] = [
           ['338.5', '21.5']
         ],
         ['3.05', '1.98', '0.96', '0.24', '0.05', '0.02', '0.02', '0.02'],
-        '2r 0.47'
+        [
+          ['1r 0.99', '340.5'],
+          ['2r 0.19', '341.5'],
+          ['2r 0.39', '342.5']
+        ]
       ),
-      ...liftSet('2r 0.19', '2r 0.23', '2r 0.23')
+      ...liftSet('2r 0.19', '2r 0.20', [
+        ['1r 0.99', '342.0'],
+        ['2r 0.19', '343.0'],
+        ['2r 0.39', '344.0']
+      ])
     ]
   },
   {
@@ -805,7 +812,11 @@ export const jobs: DemoJob[] = [
           ['338.5', '21.5']
         ],
         ['3.11', '2.07', '1.02', '0.31', '0.07', '0.02', '0.02', '0.02'],
-        '2r 0.62'
+        [
+          ['1r 0.99', '340.0'],
+          ['2r 0.19', '341.0'],
+          ['2r 0.39', '342.0']
+        ]
       ),
       ...done('lift')
     ]

@@ -319,7 +319,7 @@ export const engines: DemoEngine[] = [
       pumpMaxBtdc: ['18 before', 'deg'],
       chartCode: ['KD 3 R 12'],
       chartKind: ['lift-to-closure'],
-      liftChart: ['11 1.27; 13 1.53; 15 1.84; 17 2.19; 19 2.58; 21 3.01; 23 3.47'],
+      closureMm: ['2.19', 'mm'],
       boltRadiusMm: ['43', 'mm'],
       slotAdvanceDeg: ['2.5', 'deg'],
       slotRetardDeg: ['3.5', 'deg'],

@@ -48,7 +48,7 @@ test('an inline pump by plunger lift, from its plate to the proved cycle', async
   await say(api, A, jobId, ...finished('intake'));
 
   await test.step('the chart is compared letter by letter, and one reader alone is not enough', async () => {
-    await expect(head(page)).toHaveText('A lift of 2.51 mm must stand with the crank at 19.0° before');
+    await expect(head(page)).toHaveText('A lift of 2.51 mm must stand with the crank at TDC');
     await done(page);
     await expect(page.getByRole('alert').first()).toContainText('one person alone has read plate and heading');
     await page.getByRole('button', { name: 'two persons' }).click();
@@ -79,7 +79,7 @@ test('an inline pump by plunger lift, from its plate to the proved cycle', async
     await type(page, '0.00');
     await type(page, typed('forward to')[0]!);
     await expect(head(page)).toHaveText('2.87 mm of lift: now read where the crank stands');
-    await type(page, '339.0');
+    await type(page, '358.0');
     await expect(page.getByTestId('lift-timing')).toContainText(/20\.70° ± \d\.\d\d° before/);
     await expect(head(page)).toContainText(/^Timed 20.7° ± \d\.\d° before/);
     await page.getByText('What the ± is made of').click();
@@ -134,7 +134,7 @@ test('an inline pump by plunger lift, from its plate to the proved cycle', async
     ...read('verify', 'falling', 'length', ...typed('crank backed')),
     ...read('verify', 'zero-again', 'length', '0.00', '0.00'),
     ...read('verify', 'lift', 'length', typed('whole cycle')[0]!),
-    ...read('verify', 'stands', 'angle', '339.0')
+    ...read('verify', 'stands', 'angle', '358.0')
   );
   await open(page, `${A}/jobs/${jobId}`);
   await test.step('the whole cycle again is proved, and the card says so', async () => {
@@ -145,7 +145,7 @@ test('an inline pump by plunger lift, from its plate to the proved cycle', async
     await open(page, `${A}/jobs/${jobId}`);
     await expect(page.getByRole('link', { name: 'open the next one on this engine' })).toBeVisible();
     await done(page);
-    await card(page, jobId, 'Pump timing, proved', '19.05° ± ', 'FW-31 B, lift to port closure', 'it snapped over');
+    await card(page, jobId, 'Pump timing, proved', '19.05° ± ', 'FW-31 B, lift standing at TDC', 'it snapped over');
   });
 });
 

@@ -179,8 +179,8 @@ const PAIRS: Record<string, [first: string, second: string, rows: [string, strin
 const READ_AT: Record<string, Record<string, string[]>> = {
   fault: { 'rotor-seen': ['120'] },
   // true TDC reads 358 on the wheel: 19 before it, 5.8 before it, and there
-  lift: { stands: ['339'] },
-  verify: { stands: ['339'] },
+  lift: { stands: ['358'] },
+  verify: { stands: ['358'] },
   prove: { stands: ['339'] },
   'prove-lock': { stands: ['352'] },
   'prove-pin': { stands: ['358'] }
@@ -189,7 +189,7 @@ const CHOOSE: Record<string, string> = {
   'sweep-scale': 'engine',
   'new-hand': 'right',
   'new-material': 'cast-iron',
-  'chart-kind': 'lift-to-closure',
+  'chart-kind': 'lift-at-tdc',
   'plate-read': 'two',
   'ledger-read': 'two',
   'stop-two': 'plate',

@@ -253,7 +253,7 @@ function mayBeDone(state: JobState, engine: Engine, v: StepView): Answer {
     const needs = [...v.missing.map((f) => flags[f]!.on), ...v.stillOn.map((f) => flags[f]!.off)].join(', ');
     return fail('step-blocked', 'step', { step: step.title, needs });
   }
-  const values = missingValues(step, engine);
+  const values = missingValues(step, engine, state.replayed.chosen);
   if (values.length > 0) {
     const what = values.map((n) => lower(labelOf(state.sheet, n))).join('; ');
     return fail('values-missing', 'step', { step: step.title, what });

@@ -54,7 +54,11 @@ export function jobCard(state: JobState, engine: Engine, len: LengthText): Card 
   const { words } = state.sheet;
   // what a step cannot be worked out without, and what its figures are judged by
   const asked = new Set(
-    state.sheet.steps.flatMap((s) => [...s.values, ...s.slots.flatMap((x) => Object.values(x.limits ?? {}))])
+    state.sheet.steps.flatMap((s) => [
+      ...s.values,
+      ...Object.values(s.valuesBy?.values ?? {}).flat(),
+      ...s.slots.flatMap((x) => Object.values(x.limits ?? {}))
+    ])
   );
   const steps = new Map(state.sheet.steps.map((s) => [s.id, s]));
   return {

@@ -155,6 +155,8 @@ export interface Step {
   adjusts?: readonly Thing[];
   /** data-sheet values without which the step cannot be worked out */
   values: string[];
+  /** further values that it cannot be worked out without, by an answer, or by the data sheet until it is answered */
+  valuesBy?: { chosen: string; field: string; values: Readonly<Record<string, readonly string[]>> };
   /** data-sheet values that judge what is read at it: asked for, and not judged without them */
   wants?: readonly string[];
 }

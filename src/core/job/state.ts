@@ -1,4 +1,4 @@
-import type { Engine } from '../engine/engine.ts';
+import { choiceOf, type Engine } from '../engine/engine.ts';
 import {
   withNeeded,
   type ChosenSchool,
@@ -248,10 +248,14 @@ function chosenSchools(domains: readonly Domain[], engine: Engine, r: Replayed):
 }
 
 /** Data-sheet values that a step needs and the engine does not have. */
-export const missingValues = (step: Step, engine: Engine): string[] => step.values.filter((v) => !engine.values[v]);
+export function missingValues(step: Step, engine: Engine, chosen: ReadonlyMap<string, string>): string[] {
+  const by = step.valuesBy;
+  const said = by && (chosen.get(by.chosen) ?? choiceOf(engine, by.field));
+  return [...step.values, ...((said && by.values[said]) ?? [])].filter((v) => !engine.values[v]);
+}
 
 /** Those of them that are asked for now: not while it is asked whether the step is needed at all, nor once it is behind. */
-export const valuesAsked = (v: StepView, engine: Engine): string[] =>
+export const valuesAsked = (v: StepView, engine: Engine, chosen: ReadonlyMap<string, string>): string[] =>
   v.asks || v.state === 'done' || v.state === 'not-needed'
     ? []
-    : [...missingValues(v.step, engine), ...(v.step.wants ?? []).filter((n) => !engine.values[n])];
+    : [...missingValues(v.step, engine, chosen), ...(v.step.wants ?? []).filter((n) => !engine.values[n])];

@@ -9,7 +9,7 @@ export * from './texts.ts';
 
 /** The one sentence at the top of the work surface: a finding or an instruction, never the name of the screen. */
 export function headline(state: JobState, engine: Engine, v: StepView, len: LengthText): string {
-  const lacks = valuesAsked(v, engine);
+  const lacks = valuesAsked(v, engine, state.replayed.chosen);
   if (lacks.length > 0)
     return lacks.length > 1
       ? `Enter ${lacks.length} values of the data sheet`
@@ -53,7 +53,7 @@ export function floorLine(state: JobState, engine: Engine): FloorLine {
     return { next: 'Nothing left to do: print the card', waits: 'signed', waitsText: 'done', rank: 4 };
   const v = state.steps[state.current]!;
   const next = headline(state, engine, v, (mm, d = 2) => `${mm.toFixed(d)} mm`);
-  const lacks = valuesAsked(v, engine);
+  const lacks = valuesAsked(v, engine, state.replayed.chosen);
   if (lacks.length > 0) {
     const what = list(lacks.map((n) => lower(labelOf(state.sheet, n))));
     return { next, waits: 'value', waitsText: `waits for the data sheet: ${what}`, rank: 2 };

@@ -32,7 +32,7 @@ const lifted = (values: Record<string, string> = {}) => {
   return job.done('dial');
 };
 /** True TDC reads 358 on the wheel. */
-const cycle = (job: PlayedJob, step: string, dial: readonly string[], turned: string, stands = '339.0') => {
+const cycle = (job: PlayedJob, step: string, dial: readonly string[], turned: string, stands = '358.0') => {
   for (const text of dial) job.say(job.reading(step, 'falling', text, TURNING));
   for (const text of ['0.00', '0.00']) job.say(job.reading(step, 'zero-again', text, TURNING));
   job.say(job.reading(step, 'lift', turned.replace(/^(\d+)r/, '$1 rev'), TURNING));
@@ -80,7 +80,7 @@ describe('a pump timed by plunger lift', () => {
     job.done('verify', 'valve-in', 'off', 'cover-on', 'close');
     const keys = settledFigures(job.state).map((f) => f.key);
     expect(keys).toEqual(expect.arrayContaining(['pump-found', 'pump-timing', 'pump-zero', 'gear-drag']));
-    expect(JSON.stringify(jobCard(job.state, job.engine, mm))).toContain('FW-31 B, lift to port closure');
+    expect(JSON.stringify(jobCard(job.state, job.engine, mm))).toContain('FW-31 B, lift standing at TDC');
   });
   it('says what its doubt is made of, and it adds up', () => {
     const { uDeg, parts } = found().state.work.lifts['lift']!.timing!;
@@ -113,12 +113,12 @@ describe('a pump timed by plunger lift', () => {
         reading('zero-again', 0, 1),
         reading('zero-again', 0, 2),
         reading('lift', 2.5099, 3),
-        { step: 'lift', slot: 'stands', value: 339, resolution: 0.1, gauge: FINE_WHEEL, seq: 4 }
+        { step: 'lift', slot: 'stands', value: 358, resolution: 0.1, gauge: FINE_WHEEL, seq: 4 }
       ];
       // where true TDC lies, and the wheel as this hand reads it
       const uCrank = 0.1;
       const place = {
-        crankDeg: 720 - 19 + c.normal(uCrank),
+        crankDeg: 720 + c.normal(uCrank),
         uDeg: uCrank,
         strokeKnown: true,
         lastMove: 'forward',
@@ -131,10 +131,10 @@ describe('a pump timed by plunger lift', () => {
     expect(held / trials).toBeGreaterThan(0.92);
     expect(held / trials).toBeLessThan(0.995);
   });
-  it('moves with the crank by degree for degree, and asks for TDC where the chart is of that kind', () => {
-    const early = cycle(lifted(), 'lift', typed('crank backed'), '2r 0.51', '338.0');
+  it('moves with the crank by degree for degree, and asks for TDC', () => {
+    const early = cycle(lifted(), 'lift', typed('crank backed'), '2r 0.51', '357.0');
     expect(early.state.work.lifts['lift']!.timing!.btdc).toBeCloseTo(20, 1);
-    const standing = cycle(lifted({ chartKind: 'lift-at-tdc' }), 'lift', typed('crank backed'), '2r 0.51', '358.0');
+    const standing = cycle(lifted(), 'lift', typed('crank backed'), '2r 0.51');
     expect(standing.state.work.lifts['lift']!.timing!.btdc).toBeCloseTo(19, 1);
     expect(headline(standing, 'chart')).toContain('with the crank at TDC');
   });
@@ -440,14 +440,13 @@ describe('a pump that an earlier job proved', () => {
       earlier: { 'pump-timing': { value: provedBtdc, u, at: '2025-09-15T10:00:00Z', output: null } }
     };
     const job = new PlayedJob(engine, 'plunger-lift');
-    job.say({ kind: 'choose', school: 'chart-kind', option: 'lift-to-closure' });
     job.pairs('1.8', ['343.5', '12.5'], ['343.5', '12.5'], ['343.5', '12.5']);
     job.say({ kind: 'sign', sign: 'airPushedOut', seen: true });
     job.say({ kind: 'sign', sign: 'bothValvesClosed', seen: true });
     for (const mm of ['3.31', '1.58', '0.31', '0.02', '0.02', '0.02'])
       job.say(job.reading('lift', 'falling', mm, TURNING));
     job.say(job.reading('lift', 'lift', '2.51', TURNING));
-    job.say(job.reading('lift', 'stands', '339', FINE_WHEEL));
+    job.say(job.reading('lift', 'stands', '358', FINE_WHEEL));
     return job.state.work.lifts.lift!;
   };
   it('says by how much it drifted, and calls nothing a drift that is within both doubts', () => {

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { define } from '../define.ts';
 import { finite as n, notNegative } from '../building-blocks.ts';
 import { pumpChart } from './pump-chart.ts';
+import { pumpClosure } from './pump-closure.ts';
 import { pumpCorrect } from './pump-correct.ts';
 import { pumpDial } from './pump-dial.ts';
 import { pumpPhasing } from './pump-phasing.ts';
@@ -17,7 +18,7 @@ export const pumpCalcs = [
     title: 'A pump’s chart, read at a timing or at a lift',
     formula: 'monotone cubic through the points in order of their timing; a lift is the root of the same curve',
     source: 'Fritsch and Carlson (1980), Fritsch and Butland (1984)',
-    errors: ['chart-mismatch', 'chart-order', 'outside-chart'],
+    errors: ['chart-mismatch', 'chart-kind', 'chart-order', 'outside-chart'],
     input: s.pumpChartInput,
     output: z.strictObject({ btdc: n, liftMm: n, slopeMmPerDeg: n, kind: z.enum(s.chartKinds).nullable() }),
     example: {
@@ -36,6 +37,28 @@ export const pumpCalcs = [
       out: { btdc: 10, liftMm: 1.9, slopeMmPerDeg: -0.15, kind: null }
     },
     calculate: pumpChart
+  }),
+  define({
+    name: 'pump.closure',
+    title: 'A pump’s timing by the one lift at which its port closes',
+    formula:
+      'timing = mean crank + (mean lift − closure)/slope; slope = −1 over that of the least squares of crank over lift',
+    source: 'Least squares; a port closes at one lift whatever the timing',
+    errors: ['too-few-readings', 'lift-not-rising'],
+    input: s.pumpClosureInput,
+    output: z.strictObject({ btdc: n, errorDeg: n.nullable(), slopeMmPerDeg: n, spreadMm: notNegative }),
+    example: {
+      in: {
+        closureMm: 3,
+        lifts: [
+          { liftMm: 2.7, btdc: 16 },
+          { liftMm: 3.1, btdc: 14 }
+        ],
+        targetBtdc: 15
+      },
+      out: { btdc: 14.5, errorDeg: -0.5, slopeMmPerDeg: 0.2, spreadMm: 0.282842712474619 }
+    },
+    calculate: pumpClosure
   }),
   define({
     name: 'pump.zero',

@@ -16,6 +16,17 @@ export const pumpChartInput = z
   })
   .refine((i) => (i.btdc === undefined) !== (i.liftMm === undefined), 'either a timing or a lift is asked for');
 
+export const pumpClosureInput = z.strictObject({
+  closureMm: positive.describe('the one lift at which the port closes'),
+  lifts: z
+    .array(z.strictObject({ liftMm: finite, btdc: finite.describe('where the crank was read there') }))
+    .min(1)
+    .max(500)
+    .describe('lifts near the closure, in one setting of the gear'),
+  slopeMmPerDeg: positive.optional().describe('lift for a degree of the crank, measured in another setting'),
+  targetBtdc: finite.optional()
+});
+
 export const pumpZeroInput = z.strictObject({
   readingsMm: z.array(finite).max(5000).describe('the dial as the crank is backed, in order'),
   resolutionMm: notNegative,

@@ -5,10 +5,10 @@ import { domain as crank } from '../crank/domain.ts';
 import { gearWork } from './gear-slot.ts';
 import { ledgerWork } from './ledger-work.ts';
 import { chartWork } from './lift-chart.ts';
-import { liftWork } from './lift-work.ts';
+import { liftWork, type LiftWork } from './lift-work.ts';
 import { proofWork } from './proof-work.ts';
 import { settle } from './settle.ts';
-import { choiceOf, listOf, type PumpVocabulary } from './vocabulary.ts';
+import { choiceOf, listOf, numberOf, type PumpVocabulary } from './vocabulary.ts';
 import {
   chartHeadline,
   chartOpen,
@@ -38,18 +38,13 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
   needs: [crank],
   works: {
     liftChart: (c) => chartWork(c.engine, c.r),
-    lifts: (c) =>
-      Object.fromEntries(
-        c.sheet.steps
-          .filter((s) => s.surface === 'lift')
-          .map((s) => [
-            s.id,
-            liftWork(c.engine, c.r, s, c.works.liftChart, {
-              placeAt: c.works.placeAt,
-              uTdc: c.works.tdc.found?.uDeg ?? 0
-            })
-          ])
-      ),
+    lifts: (c) => {
+      const crank = { placeAt: c.works.placeAt, uTdc: c.works.tdc.found?.uDeg ?? 0 };
+      const out: Record<string, LiftWork> = {};
+      for (const s of c.sheet.steps.filter((s) => s.surface === 'lift'))
+        out[s.id] = liftWork(c.engine, c.r, s, c.works.liftChart, crank, Object.values(out));
+      return out;
+    },
     gearSlot: (c) => gearWork(c.engine, c.r, lastTimed(c)),
     gearAgain: (c) => gearWork(c.engine, c.r, proved(c)),
     ledger: (c) => ledgerWork(c.engine, c.r, c.works.tdc.found?.uDeg ?? null),
@@ -85,9 +80,12 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
   },
   schools: {
     'pump-method': (e) =>
-      listOf(e, 'liftChart')
-        ? { option: 'lift', because: 'the data sheet holds a chart' }
-        : { option: 'lock', because: 'there is no chart on the data sheet, and a lock keeps the bench setting' },
+      listOf(e, 'liftChart') || numberOf(e, 'closureMm') !== undefined
+        ? { option: 'lift', because: 'the data sheet holds its chart or its lift to closure' }
+        : {
+            option: 'lock',
+            because: 'the data sheet has neither chart nor lift to closure, and a lock keeps the bench setting'
+          },
     'offset-home': () => ({ option: 'pump', because: 'one term keeps the ledger plain, as far as the slot reaches' }),
     'pump-cover': () => ({ option: 'access', because: 'it strips least where the engine stands in its place' })
   },
@@ -100,8 +98,8 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
     return state.sheet.steps.some((s) => s.surface === 'lift') && code
       ? [
           {
-            label: 'Chart',
-            value: `${code}, ${kind === 'lift-at-tdc' ? 'lift standing at TDC' : kind ? 'lift to port closure' : 'kind not known'}`
+            label: 'Timed by',
+            value: `${code}, ${kind === 'lift-at-tdc' ? 'lift standing at TDC' : kind ? 'one lift to port closure' : 'what its lift means is not known'}`
           }
         ]
       : [];
@@ -125,7 +123,7 @@ const proved = (c: PumpContext) =>
 /** Backed until it rests, zeroed and let fall once more, forward to the lift, and then the crank is read. */
 function liftAim(state: PumpState, step: Step, prefer?: string): Aim | null {
   const w = state.work.lifts[step.id]!;
-  const next = !w.base ? 'falling' : (w.zero?.n ?? 0) < ZEROS ? 'zero-again' : w.lift && !w.stands ? 'stands' : 'lift';
+  const next = !w.base ? 'falling' : (w.zero?.n ?? 0) < ZEROS ? 'zero-again' : w.standsWanted ? 'stands' : 'lift';
   const slot = slotOf(step, prefer ?? next);
   return slot ? { slot, as: prefer ?? next, n: null } : null;
 }

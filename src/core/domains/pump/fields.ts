@@ -13,7 +13,7 @@ const text = <const N extends string>(name: N, label: string, example: string, h
 
 export const chartKinds = [
   { id: 'lift-at-tdc', label: 'lift standing with the crank at TDC' },
-  { id: 'lift-to-closure', label: 'lift to port closure, crank at the timing' }
+  { id: 'lift-to-closure', label: 'one lift, at which its port closes' }
 ];
 
 /** Values of the data sheet. */
@@ -32,13 +32,13 @@ export const fields = [
   timing('pumpMaxBtdc', 'Pump timing, earliest that is good', '19.5 before'),
   text(
     'chartCode',
-    'Code in the heading of its chart',
+    'Code beside its chart or its lift to port closure',
     'K 4-R 12',
-    'A chart serves the pump it was made for and no other.'
+    'Chart and lift serve the pump they were made for and no other.'
   ),
   field({
     name: 'chartKind',
-    label: 'The chart gives',
+    label: 'The maker gives',
     group: G,
     kind: 'choice',
     choices: chartKinds,
@@ -52,6 +52,11 @@ export const fields = [
     pairUnits: ['°', ' mm'],
     example: '14 1.62; 16 1.95; 18 2.31',
     help: 'Degrees before TDC, then mm of lift; points apart by semicolons or lines, or pasted from a table.'
+  }),
+  quantity(G, 'length', 'closureMm', 'Lift at which its port closes', '2.50 mm', {
+    positive: true,
+    max: 20,
+    help: 'One figure of the pump, the same at every timing; it has no chart.'
   }),
   quantity(G, 'length', 'boltRadiusMm', 'Bolts lie on a circle of radius', '48 mm', { positive: true, max: 500 }),
   angle('slotAdvanceDeg', 'Slot left towards earlier, degrees of the gear', '2.5'),

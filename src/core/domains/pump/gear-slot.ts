@@ -87,7 +87,7 @@ function turnOf(direction: string | undefined, change: number): 'cw' | 'ccw' | n
 /** More lift after tightening than before: the pump was dragged on, its timing is earlier. */
 function dragOf(r: Replayed, found: LiftWork): GearWork['drag'] {
   const [held, tight] = [lastOf(r.readings, 'lift-held'), lastOf(r.readings, 'lift-tight')];
-  const slope = Math.abs(found.means?.slopeMmPerDeg ?? 0);
+  const slope = found.slopeMmPerDeg ?? 0;
   if (!held || !tight || slope < 1e-9 || !found.lift) return null;
   // of two readings of one dial close together its own error drops out; hand and step stay, as in the lift
   return {

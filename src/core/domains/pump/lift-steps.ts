@@ -9,10 +9,10 @@ import { step } from './vocabulary.ts';
 export const chartProved = (u: Use): Step =>
   step(
     {
-      title: 'Chart proved to be this pump\u2019s',
-      say: 'Read the pump\u2019s plate and the heading of the chart, letter by letter; a second person reads both again.',
+      title: 'Chart or lift proved to be this pump\u2019s',
+      say: 'Read the pump\u2019s plate and the heading of the maker\u2019s chart or figure, letter by letter; a second person reads both again.',
       why: 'Charts look alike and differ in what comes out.',
-      accept: 'Every letter and digit the same, kind of chart known, read by two.',
+      accept: 'Every letter and digit the same, known what the lift means, read by two.',
       ifSkipped: 'The engine runs settled at a wrong angle.',
       tools: ['lamp', 'chart'],
       minutes: 8,
@@ -22,7 +22,7 @@ export const chartProved = (u: Use): Step =>
       choices: [
         {
           id: 'chart-kind',
-          question: 'The chart gives the',
+          question: 'The maker gives the',
           field: 'chartKind',
           options: chartKinds
         },
@@ -35,7 +35,12 @@ export const chartProved = (u: Use): Step =>
           ]
         }
       ],
-      values: ['pumpCode', 'chartCode', 'liftChart', 'pumpBtdc'],
+      values: ['pumpCode', 'chartCode', 'pumpBtdc'],
+      valuesBy: {
+        chosen: 'chart-kind',
+        field: 'chartKind',
+        values: { 'lift-at-tdc': ['liftChart'], 'lift-to-closure': ['closureMm'] }
+      },
       schools: ['pump-method'],
       surface: 'lift-chart'
     },

@@ -1,19 +1,17 @@
 import { pumpZero } from '../../calculations/pump/pump-zero.ts';
 import type { FromChart } from '../../calculations/pump/pump-chart.ts';
-import { fixedU, handU, repeatedU, stepU } from '../../calculations/gauge/hand.ts';
 import { verdictOrNone, type Verdict } from '../../calculations/verdict/verdict.ts';
 import type { CalcError } from '../../errors/catalogue.ts';
 import type { Engine } from '../../engine/engine.ts';
 import type { Part } from '../../job/narrow.ts';
-import { byLastGauge, gaugeOf, gaugeOfAll } from '../../job/readings.ts';
+import { byLastGauge, gaugeOf } from '../../job/readings.ts';
 import type { Reading, Replayed } from '../../job/replayed.ts';
-import { wrap180 } from '../../numerics/angles.ts';
-import { mean, sampleSd } from '../../numerics/statistics.ts';
-import { isOf, type Step } from '../../job/run-sheet.ts';
+import type { Step } from '../../job/run-sheet.ts';
 import { adviseSetting, type Advice } from '../../job/setting-advice.ts';
-import { ofLastSetting } from '../../job/settings.ts';
 import type { CrankPlace } from '../crank/place/place.ts';
+import { closureWork, slopeAmong, type ClosureWork, type Slope } from './closure-work.ts';
 import { readChart, type ChartWork } from './lift-chart.ts';
+import { cyclesOf, inSetting, liftOf, liftOnTheWay, standsOf, zeroOf, type Lift, type Stands } from './lift-cycles.ts';
 import { numberOf } from './vocabulary.ts';
 
 /** One whole cycle: crank backed to the base circle, dial zeroed, forward on the rising side to a lift. Degrees of the crank. */
@@ -21,6 +19,8 @@ export interface LiftWork {
   step: string;
   /** how often lift and crank were read in this setting of the gear */
   cycles: number;
+  /** a lift was read and the crank at it not yet */
+  standsWanted: boolean;
   falling: Reading[];
   /** where the plunger came to rest; null while it has not */
   base: { index: number; zeroMm: number } | null;
@@ -29,8 +29,12 @@ export interface LiftWork {
   lift: { mm: number; u: number; n: number; scatterUnknown: boolean } | null;
   /** where the crank stood at the last lift, before TDC; null while nobody read it */
   stands: { btdc: number; uDeg: number } | null;
-  /** what that lift means by the chart */
+  /** what that lift means by the chart; null where there is no chart */
   means: FromChart | null;
+  /** by the one lift at which the port closes; null where the maker gives a chart */
+  closure: ClosureWork | null;
+  /** lift for a degree of the crank there: by the chart, or measured on this engine; null while neither tells */
+  slopeMmPerDeg: number | null;
   problem: CalcError | null;
   /** against what an earlier job proved: earlier above 0, crank degrees; null where none did, or at this job's own proof */
   drift: { provedBtdc: number; at: string; deg: number; uDeg: number; real: boolean } | null;
@@ -50,17 +54,18 @@ export interface LiftWork {
 export const RUN = 3;
 
 /**
- * The pump's timing by its lift: what the chart says for the lift that stands, moved by as much as the crank stood off the
- * place that the chart's kind asks for (TDC for a lift standing at TDC, else the timing wanted): a degree of the crank is
- * a degree of timing. The lift is the difference of two readings of one dial, so hand and step count twice and the dial's
- * own error once; in degrees all of them are divided by the slope of the chart there.
+ * The pump's timing. By a chart: what it says for the lift that stands, moved by as much as the crank stood off TDC, a degree
+ * of the crank for a degree of timing. By the one lift at which the port closes: where the crank stands as the dial shows it.
+ * What the dial may be off is turned into degrees by the slope of the chart, or by the one measured on this engine.
+ * @param earlier the steps that measured before this one, for the slope
  */
 export function liftWork(
   engine: Engine,
-  r: Replayed,
+  r: Pick<Replayed, 'readings'>,
   step: Pick<Step, 'id' | 'role'>,
   chart: ChartWork,
-  crank: { placeAt: (seq: number) => CrankPlace; uTdc: number }
+  crank: { placeAt: (seq: number) => CrankPlace; uTdc: number },
+  earlier: readonly LiftWork[] = []
 ): LiftWork {
   const { id } = step;
   const mine = inSetting(
@@ -82,15 +87,22 @@ export function liftWork(
   const zeros = byLastGauge(of('zero-again'));
   const lifts = byLastGauge(of('lift'));
   const zero = zeros.length ? zeroOf(zeros) : null;
-  const lift = lifts.length ? liftOf(lifts, zeros) : null;
-  const cycles = cyclesOf(mine, lifts, crank.placeAt);
-  const stands = cycles.length ? standsOf(cycles, crank.uTdc) : null;
-  const read = lift ? readChart(engine, { liftMm: lift.mm }) : null;
+  const byClosure = chart.kind === 'lift-to-closure';
+  const lift = lifts.length ? (byClosure ? liftOnTheWay : liftOf)(lifts, zeros) : null;
+  const { cycles, open } = cyclesOf(mine, lifts, crank.placeAt);
+  const closure =
+    byClosure && chart.target
+      ? closureWork(chart.target.liftMm, cycles, { zeroMm: zero?.mm ?? 0, lift, uTdc: crank.uTdc }, slopeAmong(earlier))
+      : null;
+  const read = lift && !byClosure && chart.points.length ? readChart(engine, chart.kind, { liftMm: lift.mm }) : null;
   const means = read?.ok ? read.out : null;
-  const timing = lift && means && stands && chart.kind ? timingOf(engine, chart, lift, means, stands) : null;
+  const stands = closure?.stands ?? (cycles.length ? standsOf(cycles.slice(byClosure ? -1 : 0), crank.uTdc) : null);
+  const timed = !lift || !stands ? null : closure ? byClosureOf(closure, lift) : byChartOf(chart, means, lift, stands);
+  const timing = timed && lift ? timingOf(engine, chart, timed, lift) : null;
   return {
     step: id,
     cycles: cycles.length,
+    standsWanted: open,
     falling,
     base: found?.found ? { index: found.index!, zeroMm: found.zeroMm! } : null,
     zero,
@@ -102,7 +114,9 @@ export function liftWork(
     },
     stands,
     means,
-    problem: read && !read.ok ? read.error : null,
+    closure,
+    slopeMmPerDeg: means ? Math.abs(means.slopeMmPerDeg) : closure?.slope ? 1 / closure.slope.degPerMm : null,
+    problem: (read && !read.ok ? read.error : null) ?? closure?.problem ?? null,
     drift: timing && driftOf(engine, timing),
     timing
   };
@@ -121,102 +135,42 @@ function driftOf(engine: Engine, timing: NonNullable<LiftWork['timing']>): LiftW
   return { provedBtdc: proved.value, at: proved.at, deg, uDeg: u, real: Math.abs(deg) > 2 * u + 1e-9 };
 }
 
-/** The readings since the gear was last touched, or, where the pump is only found, of its last setting that was read. */
-function inSetting(mine: readonly Reading[], proof: boolean): Reading[] {
-  const set = mine.filter((x) => x.setting?.thing === 'pump-gear');
-  if (set.length === 0) return [...mine];
-  const counted = proof ? set.filter((x) => !x.setting!.earlier) : ofLastSetting(set);
-  const from = counted[0]?.seq ?? Infinity;
-  return mine.filter((x) => (x.setting ? counted.includes(x) : x.seq > from));
-}
-
-/** Where the crank stood at the lift, over so many cycles; uHand is what further cycles narrow. */
-interface Stands {
+/** A timing before it is judged. */
+interface Timed {
   btdc: number;
-  uDeg: number;
-  uHand: number;
-  cycles: number;
+  degPerMm: number;
+  stands: Stands;
+  /** what the slope adds where it was measured; null where the maker's chart gives it */
+  slope: Part | null;
 }
 
-/** A lift, or several of one place, and where the crank stood there. */
-interface Cycle {
-  btdc: number;
-  stands: Reading;
+/** By a chart of the lift that stands at TDC: how far the crank stood off TDC is how far the timing differs from what it says. */
+function byChartOf(chart: ChartWork, means: FromChart | null, lift: Lift, stands: Stands): Timed | null {
+  const slope = Math.abs(means?.slopeMmPerDeg ?? 0);
+  if (!means || chart.kind !== 'lift-at-tdc' || slope < 1e-9) return null;
+  return { btdc: means.btdc + stands.btdc, degPerMm: 1 / slope, stands, slope: null };
 }
 
-/** The crank is read once it stands at the lift: what was read of it last, before the next lift, counts. */
-function cyclesOf(mine: readonly Reading[], lifts: readonly Reading[], placeAt: (seq: number) => CrankPlace): Cycle[] {
-  const out: Reading[] = [];
-  let open = false;
-  for (const x of mine) {
-    if (lifts.includes(x)) open = true;
-    else if (isOf('stands', x.slot)) {
-      if (open) out.push(x);
-      else if (out.length > 0) out[out.length - 1] = x;
-      open = false;
-    }
-  }
-  return out.flatMap((stands) => {
-    const at = placeAt(stands.seq);
-    return at.crankDeg === null ? [] : [{ btdc: -wrap180(at.crankDeg), stands }];
-  });
+/** The crank as the dial shows the lift to closure is the timing; the doubt of the slope is a doubt of what the dial is worth. */
+function byClosureOf(closure: ClosureWork, lift: Lift): Timed | null {
+  const { slope, stands } = closure;
+  if (!slope || !stands) return null;
+  return { btdc: stands.btdc, degPerMm: slope.degPerMm, stands, slope: slopePart(slope, lift) };
 }
 
-/** Where the crank stands at the lift, over all cycles: the hand scatters from one to the next, where TDC lies is in all alike. */
-function standsOf(cycles: readonly Cycle[], uTdc: number): Stands {
-  const at = cycles.map((c) => c.btdc);
-  const gauge = gaugeOfAll(cycles.map((c) => c.stands));
-  const { u } = repeatedU(sampleSd(at), at.length, gauge);
-  const uHand = Math.sqrt(Math.max(0, u ** 2 - fixedU(gauge) ** 2));
-  return { btdc: mean(at), uDeg: Math.hypot(u, uTdc), uHand, cycles: at.length };
-}
+const slopePart = ({ uDegPerMm }: Slope, lift: Lift): Part => ({
+  name: 'the slope as measured here',
+  u: uDegPerMm * Math.hypot(lift.hand, lift.step, lift.fixed)
+});
 
-function zeroOf(zeros: Reading[]): NonNullable<LiftWork['zero']> {
-  const mm = zeros.map((x) => x.value);
-  return {
-    mm: mean(mm),
-    spreadMm: Math.max(...mm) - Math.min(...mm),
-    u: stepU(gaugeOf(zeros[0]!)) * Math.SQRT2,
-    n: mm.length
-  };
-}
-
-interface Lift {
-  mm: number;
-  hand: number;
-  step: number;
-  fixed: number;
-  unknown: boolean;
-}
-
-function liftOf(lifts: Reading[], zeros: Reading[]): Lift {
-  const gauge = gaugeOf(lifts[0]!);
-  const values = lifts.map((x) => x.value);
-  const atLift = handU(sampleSd(values), values.length, gauge);
-  const low = zeros.map((x) => x.value);
-  // the dial was set to zero by hand where its zero was not read again: once, and as well as one reading
-  const atZero = handU(sampleSd(low), Math.max(1, low.length), gauge);
-  const steps = stepU(gauge) * Math.SQRT2;
-  const hand = Math.hypot(atLift.u, atZero.u);
-  return {
-    mm: mean(values) - (low.length ? mean(low) : 0),
-    hand: hand > steps ? hand : 0,
-    step: hand > steps ? 0 : steps,
-    fixed: fixedU(gauge),
-    unknown: atLift.unknown || atZero.unknown
-  };
-}
-
-function timingOf(engine: Engine, chart: ChartWork, lift: Lift, means: FromChart, stands: Stands): LiftWork['timing'] {
-  const slope = Math.abs(means.slopeMmPerDeg);
-  const asked = chart.kind === 'lift-at-tdc' ? 0 : chart.targetBtdc;
-  if (asked === null || slope < 1e-9) return null;
-  const btdc = means.btdc + (stands.btdc - asked);
+function timingOf(engine: Engine, chart: ChartWork, timed: Timed, lift: Lift): LiftWork['timing'] {
+  const { btdc, degPerMm, stands, slope } = timed;
   const parts: Part[] = [
-    { name: 'the hand at the dial', u: lift.hand / slope },
-    { name: 'the step of the dial', u: lift.step / slope },
-    { name: 'the dial\u2019s own \u00b1', u: lift.fixed / slope },
-    { name: 'where the crank stands', u: stands.uDeg }
+    { name: 'the hand at the dial', u: lift.hand * degPerMm },
+    { name: 'the step of the dial', u: lift.step * degPerMm },
+    { name: 'the dial\u2019s own \u00b1', u: lift.fixed * degPerMm },
+    { name: 'where the crank stands', u: stands.uDeg },
+    ...(slope ? [slope] : [])
   ];
   const uDeg = Math.hypot(...parts.map((p) => p.u));
   const [min, max] = [numberOf(engine, 'pumpMinBtdc') ?? null, numberOf(engine, 'pumpMaxBtdc') ?? null];

@@ -24,9 +24,17 @@ export function settle(state: PumpState): SettledFigure[] {
           verdict: w.timing.verdict?.state ?? null,
           limits,
           proved: v.state === 'done',
-          calc: 'pump.chart',
-          input: { liftMm: w.lift!.mm, standsBtdc: w.stands!.btdc },
-          output: w.means
+          ...(w.closure
+            ? {
+                calc: 'pump.closure',
+                input: { closureMm: w.closure.closureMm, lifts: w.closure.pairs },
+                output: { btdc: w.timing.btdc, slopeMmPerDeg: w.slopeMmPerDeg }
+              }
+            : {
+                calc: 'pump.chart',
+                input: { liftMm: w.lift!.mm, standsBtdc: w.stands!.btdc },
+                output: w.means
+              })
         })
       );
   }

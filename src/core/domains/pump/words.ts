@@ -1,7 +1,8 @@
 import type { Open, StepView } from '../../job/domain.ts';
 import type { Advised } from '../../job/advised.ts';
-import { degText, judgedBy, lower, plusMinus, turnWord, VERDICT_WORD, type LengthText } from '../../job/texts.ts';
+import { degText, judgedBy, list, lower, plusMinus, turnWord, VERDICT_WORD, type LengthText } from '../../job/texts.ts';
 import { formatTiming, timingLimits, timingPm } from '../../units/format.ts';
+import type { ClosureWork } from './closure-work.ts';
 import type { GearWork } from './gear-slot.ts';
 import { CLOSED_DEG } from './ledger-work.ts';
 import type { LiftWork } from './lift-work.ts';
@@ -14,14 +15,17 @@ export function chartHeadline(state: PumpState, _: StepView, len: LengthText): s
   const { liftChart: c } = state.work;
   if (c.problem) return c.problem.message;
   if (!c.target || !c.kind) return null;
-  const where = c.kind === 'lift-at-tdc' ? 'with the crank at TDC' : `with the crank at ${formatTiming(c.target.btdc)}`;
+  if (c.kind === 'lift-to-closure')
+    return `The port closes at ${len(c.target.liftMm, 2)}, whatever the timing: the dial must show that with the crank at ${formatTiming(c.target.btdc)}`;
+  const where = 'with the crank at TDC';
   return `A lift of ${len(c.target.liftMm, 2)} must stand ${where}`;
 }
 
 export function chartOpen(state: PumpState): string | null {
   const { liftChart: c } = state.work;
   if (c.problem) return c.problem.message.replace(/\.$/, '');
-  if (!c.kind) return 'the kind of the chart is not known';
+  if (!c.kind) return 'nobody has said what the maker\u2019s lift means';
+  if (!c.target) return 'the lift that must stand is not known: the data sheet lacks it';
   return c.oneReader ? 'one person alone has read plate and heading: a second reads both' : null;
 }
 
@@ -29,6 +33,7 @@ const liftOf = (state: PumpState, v: StepView): LiftWork => state.work.lifts[v.s
 
 export function liftHeadline(state: PumpState, v: StepView, len: LengthText): string | null {
   const w = liftOf(state, v);
+  if (w.lift && w.standsWanted) return `${len(w.lift.mm, 2)} of lift: now read where the crank stands`;
   if (w.timing) {
     const { btdc, uDeg, verdict } = w.timing;
     const stands = `Timed ${timingPm(btdc, uDeg)}`;
@@ -38,12 +43,24 @@ export function liftHeadline(state: PumpState, v: StepView, len: LengthText): st
     return `${by}. ${mendText(state, v, len)}`;
   }
   if (w.problem) return w.problem.message;
-  if (w.lift && !w.stands) return `${len(w.lift.mm, 2)} of lift: now read where the crank stands`;
+  if (w.closure && w.lift && !w.standsWanted) return closureText(w.closure, len);
   if (w.base)
     return w.falling.length
-      ? `On its base circle since reading ${w.base.index + 1}: zero the dial, forward to the lift`
+      ? `On its base circle since reading ${w.base.index + 1}: zero the dial, forward to ${w.closure?.next.length ? stopsText(w.closure, len) : 'the lift'}`
       : null;
   return w.falling.length ? 'Still falling: back the crank further until it stands still' : null;
+}
+
+const stopsText = ({ next }: ClosureWork, len: LengthText): string =>
+  next.length > 1 ? `${list(next.map((mm) => len(mm, 2)))}, lift and crank read at each` : len(next[0]!, 2);
+
+/** Which lift comes next, where the port's closure is one figure. */
+function closureText(c: ClosureWork, len: LengthText): string {
+  if (c.farMm !== null)
+    return `${len(c.farMm, 2)} lies too far from ${len(c.closureMm, 2)}, where the port closes: bring the crank to that lift, last moved forward, and read both again`;
+  if (c.next.length === 0)
+    return 'The lifts do not tell yet how the crank goes with the lift: read them once more, with a finer wheel if there is one';
+  return `Forward to ${stopsText(c, len)}${c.slope ? '' : ': they tell what the dial\u2019s \u00b1 is worth in degrees'}`;
 }
 
 export function liftOpen(state: PumpState, v: StepView): string | Open | null {
@@ -52,8 +69,12 @@ export function liftOpen(state: PumpState, v: StepView): string | Open | null {
   if (!w.base) return 'the base circle was not found';
   if (w.problem) return w.problem.message.replace(/\.$/, '');
   if (!w.lift) return 'no lift was read';
-  if (!w.stands) return 'nobody has read where the crank stands';
-  if (!w.timing) return 'the lift is no timing yet: the kind of the chart or the timing wanted is missing';
+  if (w.standsWanted || !w.stands) return 'nobody has read where the crank stands';
+  if (w.closure && !w.timing)
+    return w.closure.farMm !== null
+      ? 'no lift was read near the one at which the port closes'
+      : 'what the dial\u2019s \u00b1 is worth in degrees is not known: read lifts below and above the closure, each with the crank';
+  if (!w.timing) return 'the lift is no timing yet: what the maker\u2019s lift means, or the timing wanted, is missing';
   if (v.step.role !== 'lift-proof') return null;
   const { verdict, scatterUnknown } = w.timing;
   // the base circle was found and the slack taken up: only the timing is open

@@ -34,7 +34,7 @@
 
   const v = $derived(view.selected);
   const step = $derived(v.step);
-  const lacks = $derived(valuesAsked(v, session.engine));
+  const lacks = $derived(valuesAsked(v, session.engine, session.state.replayed.chosen));
   const settled = $derived(v.state === 'done' || v.state === 'skipped');
   const open = $derived(v.state === 'open' || v.state === 'blocked' || v.state === 'repeat');
   const here = $derived(session.has(step.id));

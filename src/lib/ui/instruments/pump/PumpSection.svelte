@@ -50,7 +50,7 @@
     }
   };
   let held = 0;
-  const turn = (by: number) => (tried = Math.max(LEAST, Math.min(most, held + by)));
+  const turn = (by: number) => points.length > 1 && (tried = Math.max(LEAST, Math.min(most, held + by)));
   const ticks = Array.from({ length: 20 }, (_, k) => k * 18);
   const pointer = $derived(onCircle(130, 62, 46, hands.pointerDeg));
   const little = $derived(onCircle(130, 84, 10, hands.smallDeg));

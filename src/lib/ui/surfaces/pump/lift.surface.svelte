@@ -9,6 +9,7 @@
   import Doubt from '../Doubt.svelte';
   import Readings from '../Readings.svelte';
   import type { SurfaceProps } from '../props.ts';
+  import ClosureCurve from './ClosureCurve.svelte';
   import Falling from './Falling.svelte';
   import LiftCurve from './LiftCurve.svelte';
 
@@ -25,6 +26,9 @@
       ? null
       : { advance: advance / ratio, retard: retard / ratio };
   });
+  /** ± of the slope, from that of its other way round */
+  const plusMinusLength = (s: { degPerMm: number; uDegPerMm: number }, slope: number) =>
+    `\u00b1 ${len((2 * s.uDegPerMm * slope) / s.degPerMm, 2)}`;
   function next(slot: string) {
     line.prefer = slot;
     document.getElementById('reading')?.focus();
@@ -78,6 +82,13 @@
         <dd>{timingPm(w.stands.btdc, w.stands.uDeg)}</dd>{/if}
       {#if w.means}<dt>By the chart</dt>
         <dd>{formatTiming(w.means.btdc, 2)}</dd>{/if}
+      {#if w.closure}<dt>Port closes at</dt>
+        <dd>{len(w.closure.closureMm, 2)}</dd>
+        {#if w.slopeMmPerDeg !== null && w.closure.slope}<dt>Lift for 1° of the crank</dt>
+          <dd>
+            {len(w.slopeMmPerDeg, 2)}
+            {plusMinusLength(w.closure.slope, w.slopeMmPerDeg)}, measured here
+          </dd>{/if}{/if}
     </dl>
   </div>
   <div>
@@ -91,7 +102,11 @@
     {/if}
   </div>
 </div>
-<LiftCurve {chart} {limits} work={w} {slot} height={230} />
+{#if w.closure}
+  <ClosureCurve closure={w.closure} timing={w.timing} wantedBtdc={chart.targetBtdc} {limits} />
+{:else}
+  <LiftCurve {chart} {limits} work={w} {slot} height={230} />
+{/if}
 
 <style>
   /* under the drawing a figure and its doubt stay on one line */
