@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { domains, manifests } from '$core/domains/all.ts';
+import { curveThumb } from '$core/domains/recurve/curve-thumb.ts';
 import { runSheets } from '$core/sheets/index.ts';
 import { engineWith, PlayedJob, SHEET } from '../support/played.ts';
 
@@ -30,7 +31,7 @@ describe('schools', () => {
     [{ load: 'mixed', fuel: 'good', use: 'steady' }, 'mixed', 'general use'],
     [{}, 'mixed', 'general use']
   ])('%o speaks for a %s curve, named as a rule of thumb', (said, option, for_) => {
-    const p = ways.find(([id]) => id === 'curve')![1](engineWith(SHEET), new Map(Object.entries(said)), untouched);
+    const p = curveThumb(new Map(Object.entries(said)));
     expect(p).toMatchObject({ option });
     expect(p.because).toContain(`for ${for_}`);
     expect(p.because).toContain('rule of thumb');

@@ -224,6 +224,8 @@ export function doStep(job: PlayedJob, step: Step, yes: boolean): void {
 
 /** What a step asks in words and nobody answered. */
 export function answerAt(job: PlayedJob, step: Step): void {
+  if (step.schools.includes('shaft-in-place'))
+    job.say({ kind: 'choose', school: 'shaft-in-place', option: 'in-place' });
   for (const c of step.choices.filter((x) => !x.proves))
     job.say({ kind: 'choose', school: c.id, option: CHOOSE[c.id] ?? c.options[0]!.id });
 }

@@ -72,7 +72,7 @@ export function shortsOf(state: JobState, v: StepView): Short[] {
       else if (said.holds !== null) add(f, 'out', said.holds);
     }
   }
-  if (claimed.length === 0) for (const o of opens) if (!o.aside) add(null, o.short, o.what);
+  if (claimed.length === 0) for (const o of opens) if (!o.aside) add(null, o.short, o.what, o.never);
   return out;
 }
 

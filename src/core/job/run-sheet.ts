@@ -108,6 +108,11 @@ export interface OnlyIf {
   flag?: string;
 }
 
+/** What a step is when it is done in another way: another instruction, other tools, another time, another pair of hands. */
+export type StepWay = Partial<
+  Pick<Step, 'say' | 'why' | 'accept' | 'ifSkipped' | 'tools' | 'minutes' | 'helper' | 'hazards'>
+>;
+
 export interface Step {
   id: string;
   phase: string;
@@ -131,6 +136,8 @@ export interface Step {
   onlyIf?: OnlyIf;
   /** done only where one of these ways of a school is gone, which is the usual one until somebody chose; never asked about */
   onlyWay?: { school: string; is: readonly string[]; usual: string };
+  /** what a way of one of its schools changes about it, by school and option; what is left out stays as it is */
+  ways?: Readonly<Record<string, Readonly<Record<string, StepWay>>>>;
   choices: StepChoice[];
   /** its choices are made in its drawing or table, beside what they are about */
   choicesInside?: boolean;

@@ -75,7 +75,7 @@ function assemble<W, S extends string>(
   { fallen, onWord }: Unproved
 ): JobState<W, S> {
   const { sheet, engine, r, schools } = context;
-  const steps = stepViews(sheet, r, flags, { fallen, onWord });
+  const steps = stepViews(context, flags, { fallen, onWord });
   const current = steps.findIndex((s) => s.state === 'repeat' || s.state === 'open' || s.state === 'blocked');
   const counted = steps.filter((s) => s.state !== 'not-needed');
   const closed = steps.some((s) => s.step.acts.includes('closes-log') && s.mark?.state === 'done');
@@ -159,14 +159,37 @@ function isNeeded(asked: Step['onlyIf'], r: Replayed): boolean | undefined {
   return fact === undefined ? undefined : fact === (asked.when ?? true);
 }
 
-function stepViews(sheet: RunSheet, r: Replayed, flags: ReadonlySet<string>, { fallen, onWord }: Unproved): StepView[] {
+const inWays = new WeakMap<Step, Map<string, Step>>();
+
+/** The step as the ways chosen have it: the same object for the same ways, so that what hangs on it is worked out once. */
+function inWay(step: Step, schools: Record<string, ChosenSchool>): Step {
+  if (!step.ways) return step;
+  const chosen = Object.entries(step.ways).flatMap(([school, ways]) => {
+    const way = ways[schools[school]?.option ?? ''];
+    return way ? [{ key: `${school}:${schools[school]!.option}`, way }] : [];
+  });
+  if (chosen.length === 0) return step;
+  const known = inWays.get(step) ?? new Map<string, Step>();
+  inWays.set(step, known);
+  const key = chosen.map((c) => c.key).join(' ');
+  const made = known.get(key) ?? Object.assign({ ...step }, ...chosen.map((c) => c.way));
+  known.set(key, made);
+  return made;
+}
+
+function stepViews(
+  { sheet, r, schools }: Pick<WorkContext, 'sheet' | 'r' | 'schools'>,
+  flags: ReadonlySet<string>,
+  { fallen, onWord }: Unproved
+): StepView[] {
   // what was left unproved with a reason is gone on without
   const matters = (f: string) => {
     if (onWord.has(f)) return false;
     const only = sheet.words.flags[f]?.only;
     return only === undefined || r.facts.get(only) !== false;
   };
-  const views = sheet.steps.map((step): StepView => {
+  const views = sheet.steps.map((planned): StepView => {
+    const step = inWay(planned, schools);
     const mark = r.marks.get(step.id) ?? null;
     const { onlyWay } = step;
     const otherWay = onlyWay !== undefined && !onlyWay.is.includes(r.chosen.get(onlyWay.school) ?? onlyWay.usual);

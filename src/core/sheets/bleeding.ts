@@ -217,7 +217,6 @@ export const bleeding = sheet({
       needs: ['engine-running'],
       slots: [slots['idle-diesel']],
       values: ['idleMinRpm', 'idleMaxRpm'],
-      schools: ['idle-by'],
       surface: 'judged',
       acts: ['sets-idle']
     }),

@@ -55,7 +55,6 @@ export const magneto = sheet({
       minutes: 10,
       hazards: ['spring-release', 'pinch'],
       clears: ['spring-shaft-open'],
-      schools: ['magneto-order'],
       onlyIf: {
         fact: 'springShaft',
         question: 'Can the drive shaft be pushed endwise, or is its cover off?',
@@ -93,6 +92,14 @@ export const magneto = sheet({
       tools: ['lamp'],
       minutes: 5,
       schools: ['magneto-marks'],
+      ways: {
+        'magneto-marks': {
+          coupling: {
+            say: 'Look at both gears and trust no mark: the drive is set by the direction of the coupling at the reference, measured later.',
+            accept: 'What the gears carry is known; the coupling decides.'
+          }
+        }
+      },
       choices: [
         {
           id: 'gear-marks',

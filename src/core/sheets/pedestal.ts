@@ -134,6 +134,17 @@ export const pedestal = sheet({
       minutes: 6,
       sets: ['gasket-fitted'],
       schools: ['sealant'],
+      ways: {
+        sealant: {
+          dry: { say: 'Packing as measured, dry, no sealant; tighten evenly to torque.' },
+          film: {
+            say: 'Packing as measured, a thin film of sealant that does not harden on both faces; tighten evenly to torque before it sets.',
+            ifSkipped: 'A leak. The film adds to the float: what is measured afterwards decides.',
+            tools: ['torque wrench', 'sealant'],
+            minutes: 10
+          }
+        }
+      },
       needs: ['drive-oriented', 'packing-chosen'],
       mustBeOff: ['gauge-washer-in'],
       slots: [{ ...timingSlots.torque, label: 'pedestal screws' }],

@@ -54,6 +54,16 @@ export const pumpBench = sheet({
       needs: ['phase-mounted'],
       slots: [slots['closure-lift']],
       schools: ['pump-method'],
+      ways: {
+        'pump-method': {
+          lift: { tools: ['dial', 'degree head'] },
+          spill: {
+            say: 'Gallery under the plan\u2019s pressure, drip tube on the outlet: turn slowly forward until it drips at the plan\u2019s rate, then read the dial.',
+            tools: ['dial', 'degree head', 'drip tube', 'feed'],
+            minutes: 20
+          }
+        }
+      },
       surface: 'judged'
     }),
     step({

@@ -238,6 +238,24 @@ export const regear = sheet({
       minutes: 30,
       hazards: ['machining'],
       schools: ['gear-fix'],
+      ways: {
+        'gear-fix': {
+          shims: {
+            say: 'Raise by spacer or gasket, lower by taking packing out; try each on the drawing first.',
+            tools: ['shims', 'micrometer'],
+            minutes: 10,
+            hazards: []
+          },
+          collar: {
+            say: 'Mark the collar, turn it down in small cuts, fit it dry and measure after each; try each on the drawing first.'
+          },
+          hole: {
+            say: 'Turn the gear on its shaft to the place that is shown, drill a new hole across, pin it; try it on the drawing first, and log the new index.',
+            tools: ['drill', 'reamer', 'pin'],
+            minutes: 45
+          }
+        }
+      },
       surface: 'stack'
     }),
     stack.readContact({

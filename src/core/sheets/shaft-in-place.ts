@@ -72,6 +72,18 @@ export const shaftInPlace = sheet({
       choices: riskAsked,
       surface: 'shaft-risk',
       schools: ['shaft-in-place'],
+      ways: {
+        'shaft-in-place': {
+          live: {
+            say: 'Leave the shaft as it is. Close this job with a remark, and make room by another tower or another tooth on the sheet that fits the distributor.',
+            minutes: 2
+          },
+          split: {
+            say: 'Draw nothing in place. Close this job with a remark, and open the sheet for an open case.',
+            minutes: 2
+          }
+        }
+      },
       onlyIf: comesOut
     }),
     ...shaftOut,

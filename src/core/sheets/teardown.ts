@@ -26,7 +26,7 @@ export const teardown = sheet({
     received.cleaned({ id: 'clean', phase: IN }),
     received.floatAtGear({ id: 'float', phase: MEASURE }),
     received.platformAndShaft({ id: 'platform', phase: MEASURE }),
-    received.patternRead({ id: 'pattern', phase: MEASURE, schools: ['pattern'] }),
+    received.patternRead({ id: 'pattern', phase: MEASURE }),
     received.teethAndHand({ id: 'teeth', phase: MEASURE }),
     received.indexLogged({ id: 'index', phase: MEASURE, schools: ['gear-fix'] }),
     received.materialAgreed({ id: 'material', phase: MEASURE }),

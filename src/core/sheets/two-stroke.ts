@@ -88,6 +88,14 @@ export const twoStroke = sheet({
       slots: [slots['mark-of'], slots['mark-at']],
       values: ['markWithinDeg', 'flywheelDiameterMm'],
       schools: ['twostroke-check', 'overshoot'],
+      ways: {
+        'twostroke-check': {
+          one: {
+            say: 'Cylinder one alone: dial along the bore, zero at its top, back below the height, up to it in the running direction; mark the flywheel at the pointer and read the wheel. The other cylinders stay unproved, and what rests on them goes on with a reason only.',
+            minutes: 8
+          }
+        }
+      },
       surface: 'flywheel',
       acts: ['turns-crank']
     }),
@@ -140,8 +148,7 @@ export const twoStroke = sheet({
       helper: 'yes',
       hazards: ['rotating', 'kickback'],
       sets: ['throttle-at-stop', 'arm-on-stop'],
-      needs: ['fuel-disabled'],
-      schools: ['throttle-from']
+      needs: ['fuel-disabled']
     }),
     step({
       id: 'stop',
@@ -265,7 +272,6 @@ export const twoStroke = sheet({
       slots: [slots['idle-two']],
       adjusts: ['idle-screw'],
       values: ['idleMinRpm', 'idleMaxRpm'],
-      schools: ['idle-by'],
       surface: 'judged',
       acts: ['sets-idle']
     }),

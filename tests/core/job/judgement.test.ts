@@ -165,4 +165,30 @@ describe('the risk of drawing a shaft in place', () => {
     }
     expect(job(GOOD, ['15', '16']).state.schools['shaft-in-place']!.option).toBe('split');
   });
+  it('wants a plain yes, and takes none over an answer that speaks against it', () => {
+    const open = (j: PlayedJob) => notSettled(j.state, j.view('decide'));
+    const good = job(GOOD, ['5', '16']);
+    expect(open(good)).toContain('nobody has said yes');
+    for (const [option, what] of [
+      ['live', 'live with it'],
+      ['split', 'open the case']
+    ] as const) {
+      good.say({ kind: 'choose', school: 'shaft-in-place', option });
+      expect(open(good)).toContain(what);
+      expect(good.view('decide').step.say).toContain('Close this job');
+    }
+    good.say({ kind: 'choose', school: 'shaft-in-place', option: 'in-place' });
+    expect(open(good)).toBeNull();
+    const bad = job({ ...GOOD, 'risk-rings': 'unsure', 'shaft-in-place': 'in-place' }, ['1', '40']);
+    const why = open(bad)!;
+    expect(why).toContain('close this job and open the case');
+    const left = bad.tryTo({
+      kind: 'override',
+      step: 'decide',
+      flags: [],
+      open: why,
+      reason: 'we have done it before'
+    });
+    expect(left.ok).toBe(false);
+  });
 });

@@ -79,6 +79,7 @@ function lifted(): PlayedJob {
   job.done('fault');
   job.say({ kind: 'fact', fact: 'shaft-comes-out', value: true });
   job.read('decide', 'rings-drawn', '3');
+  job.say({ kind: 'choose', school: 'shaft-in-place', option: 'in-place' });
   for (const id of ['decide', 'cover', 'out', 'hold']) job.done(id);
   return job;
 }

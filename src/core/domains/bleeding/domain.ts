@@ -20,7 +20,6 @@ export const domain: Domain<BleedingWorks, BleedingVocabulary['school']> = {
     'first-run': { headline: runHeadline, open: runOpen },
     leaks: { headline: leaksHeadline, open: leaksOpen }
   },
-  schools: { 'idle-by': () => ({ option: 'meter', because: 'it gives a figure that can be logged' }) },
   card: (state: BleedingState) =>
     state.work.pointed.length && state.sheet.steps.some((s) => s.surface === 'first-run')
       ? [

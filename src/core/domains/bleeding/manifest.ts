@@ -5,7 +5,6 @@ import { flags } from './flags.ts';
 import { proofs } from './proofs.ts';
 import { hazards } from './hazards.ts';
 import { rules } from './rules.ts';
-import { schools } from './schools.ts';
 import { slots } from './slots.ts';
 import { surfaces } from './vocabulary.ts';
 
@@ -15,7 +14,6 @@ export const manifest = {
   flags,
   proofs,
   hazards,
-  schools,
   slots,
   surfaces,
   figures,

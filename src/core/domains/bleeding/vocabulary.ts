@@ -4,7 +4,6 @@ import type { fields } from './fields.ts';
 import type { figures } from './figures.ts';
 import type { flags } from './flags.ts';
 import type { hazards } from './hazards.ts';
-import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 
 export const surfaces = ['fuel-way', 'stops', 'first-run', 'leaks'] as const;
@@ -13,7 +12,6 @@ type Own = WordsOf<{
   fields: typeof fields;
   flags: typeof flags;
   hazards: typeof hazards;
-  schools: typeof schools;
   slots: typeof slots;
   figures: typeof figures;
   surfaces: typeof surfaces;

@@ -56,6 +56,18 @@ export const mapLeads = (u: Use): Step =>
       needs: ['battery-isolated'],
       slots: [slots['lead-map']],
       schools: ['rotor-sense'],
+      ways: {
+        'rotor-sense': {
+          turn: {
+            say: 'Cap aside, leads on it: turn the crank forward a few degrees by hand and see which way the rotor goes. Then, clockwise from number one\u2019s tower, type where each lead goes; photograph cap, latch, plug and capsule.',
+            tools: ['bar', 'camera', 'lead tags'],
+            helper: 'advised'
+          },
+          capsule: {
+            say: 'See which way the capsule\u2019s rod pulls the plate: an advance capsule pulls it against the rotor, a retard capsule with it. Then, clockwise from number one\u2019s tower, type where each lead goes; photograph cap, latch, plug and capsule.'
+          }
+        }
+      },
       surface: 'lead-map'
     },
     u
@@ -76,7 +88,15 @@ export const traceLeads = (u: Use): Step =>
       needs: ['battery-isolated'],
       slots: [slots.wire],
       values: ['rotorDirection', 'firingOrder'],
-      schools: ['lead-transfer', 'rotor-sense'],
+      schools: ['lead-transfer'],
+      ways: {
+        'lead-transfer': {
+          'one-by-one': {
+            say: 'Move one lead at a time from the old cap to the same tower of the new one. Then, from the tower the rotor faces when number one fires and clockwise from above, type the cylinder each lead goes to.',
+            tools: ['old cap, beside the new one']
+          }
+        }
+      },
       surface: 'wires'
     },
     u

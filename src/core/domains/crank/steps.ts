@@ -118,6 +118,35 @@ export const proveStroke = (u: Use): Step =>
       sets: ['compression-confirmed'],
       needs: ['barring-tool-fitted', 'tdc-true'],
       schools: ['compression'],
+      ways: {
+        compression: {
+          valves: {
+            say: 'Valve cover off: turn forward, see number one\u2019s inlet open and close, and at the top that follows feel both rockers slack.',
+            tools: ['spanner', 'lamp'],
+            minutes: 15
+          },
+          gauge: {
+            say: 'Gauge, whistle or balloon at number one\u2019s opening: turn forward by hand until it shows the pressure rise.',
+            tools: ['gauge, whistle or balloon'],
+            minutes: 8
+          },
+          fingertip: {
+            say: 'Hold a fingertip just over the outside of the opening, never in it: turn forward by hand until air pushes it off.',
+            tools: [],
+            minutes: 5
+          },
+          companion: {
+            say: 'Valve cover off: turn forward until the companion\u2019s valves rock, one closing as the other opens; then look at number one\u2019s own.',
+            tools: ['spanner', 'lamp'],
+            minutes: 12
+          },
+          camMarks: {
+            say: 'Case or front open: read the marks of cam gear and crank pair by pair, or see number one\u2019s lobes off both followers.',
+            tools: ['lamp'],
+            minutes: 4
+          }
+        }
+      },
       surface: 'strokes',
       acts: ['turns-crank', 'proves-stroke']
     },

@@ -7,7 +7,7 @@ import { scatterWork, type DriveWander } from './scatter-work.ts';
 import { settle } from './settle.ts';
 import { sweepWork } from './sweep-work.ts';
 import { vacuumFinding, vacuumOpen, vacuumWork } from './vacuum-work.ts';
-import { choiceOf, numberOf, type CurvesVocabulary } from './vocabulary.ts';
+import { numberOf, type CurvesVocabulary } from './vocabulary.ts';
 import { scatterHeadline, scatterOpen, sweepHeadline, sweepOpen } from './words.ts';
 import type { CurvesContext, CurvesState } from './works.ts';
 
@@ -43,10 +43,7 @@ export const domain: Domain<CurvesState['work'], CurvesVocabulary['school']> = {
     }
   },
   schools: {
-    vacuum: (e) =>
-      choiceOf(e, 'vacuumUnit') === 'none'
-        ? { option: 'none', because: 'the data sheet names no capsule' }
-        : { option: 'ported', because: 'the initial timing is then read plainly at idle' },
+    vacuum: () => ({ option: 'ported', because: 'the initial timing is then read plainly at idle' }),
     'adv-free': () => ({ option: 'bench', because: 'it is certain, and wear is seen' }),
     'mark-scale': () => ({ option: 'tape', because: 'it needs no instrument but the strobe' })
   },

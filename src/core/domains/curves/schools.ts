@@ -44,13 +44,6 @@ export const schools = {
         gives: 'A cooler idle, and more advance at light load.',
         costs: 'Idle must be set again; unsteady with a weak depression.',
         preferWhen: 'The depression at idle is steady.'
-      },
-      {
-        id: 'none',
-        name: 'not used',
-        gives: 'Simple, little to fail.',
-        costs: 'Fuel and heat at part load.',
-        preferWhen: 'Constant full load.'
       }
     ]
   },

@@ -21,6 +21,20 @@ export const sweepRun = (u: Use): Step =>
       slots: [slots['sweep-rpm'], slots['sweep-deg']],
       values: ['advanceBand'],
       schools: ['mark-scale'],
+      ways: {
+        'mark-scale': {
+          tape: { tools: ['strobe', 'tachometer', 'tape for this rim'] },
+          dots: {
+            say: 'Paint a dot at each measured mark. Raise the speed in steps and hold each, read, then come down again; stay clear of the plane of the fan.',
+            tools: ['strobe', 'tachometer', 'measured marks', 'paint'],
+            minutes: 18
+          },
+          delay: {
+            say: 'Raise the speed in steps and hold each, turn the strobe\u2019s delay until the zero mark stands at the pointer, read the delay, then come down again; stay clear of the plane of the fan.',
+            tools: ['strobe with a delay', 'tachometer']
+          }
+        }
+      },
       surface: 'sweep',
       acts: ['runs-on', 'sweeps']
     },
@@ -61,6 +75,19 @@ export const vacuumChecked = (u: Use): Step =>
       slots: [slots['vac-kpa'], slots['vac-deg'], slots['hold-start'], slots['hold-end'], slots['hold-seconds']],
       onlyIf: vacuumFitted,
       schools: ['vacuum'],
+      ways: {
+        vacuum: {
+          ported: {
+            accept:
+              'Adds as the data sheet has it, in the advance sense, and holds; about no depression at its port while the engine idles.'
+          },
+          manifold: {
+            accept:
+              'Adds as the data sheet has it, in the advance sense, and holds; with its hose on, the idle is set anew.',
+            minutes: 12
+          }
+        }
+      },
       surface: 'vacuum'
     },
     u
@@ -79,7 +106,18 @@ export const weightsFree = (u: Use): Step =>
       minutes: 5,
       sets: ['advance-free'],
       slots: [slots['travel-free']],
-      schools: ['adv-free']
+      schools: ['adv-free'],
+      ways: {
+        'adv-free': {
+          'in-place': {
+            say: 'In its place: cleaner and light oil on the weights, let the vapour go before any spark; turn the rotor in its advance direction and let go, three times.',
+            accept: 'Snaps back three times and reaches its stop; asked again hot, after the first run.',
+            tools: ['cleaner', 'light oil'],
+            minutes: 10,
+            hazards: ['solvent']
+          }
+        }
+      }
     },
     u
   );

@@ -203,6 +203,20 @@ export const oilPrimed = (u: Use): Step =>
       accept: 'Pressure steady, oil seen.',
       ifSkipped: 'First seconds without oil.',
       tools: ['priming tool', 'drill'],
+      ways: {
+        prime: {
+          starter: {
+            say: 'Plugs out, fuel and spark off, people clear: turn the engine by the starter until pressure shows; then look at the firing point again.',
+            tools: ['oil pressure gauge'],
+            minutes: 8
+          },
+          gallery: {
+            say: 'Press oil into a gallery until pressure shows and oil reaches the top; that proves the galleries and not the pump, so watch the pressure at the first start.',
+            tools: ['pressure can', 'adaptor', 'oil pressure gauge'],
+            minutes: 12
+          }
+        }
+      },
       minutes: 15,
       helper: 'advised',
       hazards: ['rotating'],

@@ -18,13 +18,6 @@ export const schools = {
         gives: 'Always at hand.',
         costs: 'The bolt may come loose or strip: forward only, plugs out.',
         preferWhen: 'Nothing else reaches, and the plugs are out.'
-      },
-      {
-        id: 'starter',
-        name: 'short bursts of the starter',
-        gives: 'One person can do it.',
-        costs: 'Coarse, it overshoots, and hands are at risk.',
-        preferWhen: 'Only to find compression, with a gauge or whistle at the opening.'
       }
     ]
   }

@@ -84,6 +84,16 @@ export const barOn = (u: Use): Step =>
       sets: ['barring-tool-fitted'],
       needs: ['battery-isolated', 'vehicle-secured'],
       schools: ['turning'],
+      ways: {
+        turning: {
+          nose: {
+            say: 'Plugs or injectors out, bar on the nose bolt: turn it forward only, and a mark that was passed is come to again by going round.',
+            why: 'Turned backward the bar loosens the bolt; turned against compression it overtightens or strips it.',
+            accept: 'It turns the crank without slip, plugs or injectors are out, its swing is clear.',
+            tools: ['socket for the nose bolt', 'bar']
+          }
+        }
+      },
       choices: [
         {
           id: 'bar-on',

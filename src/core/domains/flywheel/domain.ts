@@ -35,8 +35,7 @@ export const domain: Domain<FlywheelWorks & CrankWorks, FlywheelVocabulary['scho
     'stop-locked': { headline: lockedHeadline, open: (s) => lockedOpen(s), advice: (s) => lockedAdvice(s) }
   },
   schools: {
-    'twostroke-check': () => ({ option: 'all', because: 'spacing is then proved and not assumed' }),
-    'throttle-from': () => ({ option: 'lever', because: 'the stretch of the linkage is then in it' })
+    'twostroke-check': () => ({ option: 'all', because: 'spacing is then proved and not assumed' })
   },
   figures: (state: FlywheelState) => {
     const w = state.work.flywheel;

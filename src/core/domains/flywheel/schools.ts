@@ -20,24 +20,5 @@ export const schools = {
         preferWhen: 'A routine check with nothing moved; never to set a stop by.'
       }
     ]
-  },
-  'throttle-from': {
-    title: 'From where the throttle is opened',
-    options: [
-      {
-        id: 'lever',
-        name: 'from the operator\u2019s lever',
-        gives: 'The stretch of cable and rods is in it.',
-        costs: 'A second person.',
-        preferWhen: 'The final setting.'
-      },
-      {
-        id: 'arm',
-        name: 'at the engine\u2019s own arm',
-        gives: 'Alone, and quick.',
-        costs: 'The stretch is missing: in use it goes further.',
-        preferWhen: 'On the bench only.'
-      }
-    ]
   }
 } satisfies Record<string, SchoolWords>;

@@ -33,8 +33,7 @@ export const domain: Domain<MagnetoWorks & CrankWorks, MagnetoVocabulary['school
     'run-spark': { headline: (s) => runHeadline(s), open: (s) => runOpen(s), advice: (s) => runAdvice(s) }
   },
   schools: {
-    'magneto-marks': () => ({ option: 'coupling', because: 'a mark proves nothing before its partner is seen' }),
-    'magneto-order': () => ({ option: 'cover', because: 'nothing then pushes endwise on the flange' })
+    'magneto-marks': () => ({ option: 'coupling', because: 'a mark proves nothing before its partner is seen' })
   },
   interlocks: ({ works: { magneto }, r }) =>
     r.chosen.get('start-by') === 'hand' && (magneto.lag?.kickback || handStart(magneto) !== 'fit') ? ['IL.99'] : [],

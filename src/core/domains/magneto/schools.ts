@@ -20,24 +20,5 @@ export const schools = {
         preferWhen: 'Both partners are there and agree with the stroke.'
       }
     ]
-  },
-  'magneto-order': {
-    title: 'What is closed first',
-    options: [
-      {
-        id: 'cover',
-        name: 'spring-loaded cover first, magneto last',
-        gives: 'Nothing pushes endwise on the flange.',
-        costs: 'One more gasket if the cover must come off again.',
-        preferWhen: 'Any shaft that can be pushed endwise.'
-      },
-      {
-        id: 'free',
-        name: 'magneto first',
-        gives: 'Nothing that is worth it.',
-        costs: 'A broken flange where the shaft is loaded.',
-        preferWhen: 'Only a shaft that was proved to stand firm; with a loaded one it is refused.'
-      }
-    ]
   }
 } satisfies Record<string, SchoolWords>;

@@ -8,7 +8,7 @@ import { chartWork } from './lift-chart.ts';
 import { liftWork, type LiftWork } from './lift-work.ts';
 import { proofWork } from './proof-work.ts';
 import { settle } from './settle.ts';
-import { choiceOf, listOf, numberOf, type PumpVocabulary } from './vocabulary.ts';
+import { choiceOf, numberOf, type PumpVocabulary } from './vocabulary.ts';
 import {
   chartHeadline,
   chartOpen,
@@ -47,7 +47,8 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
     },
     gearSlot: (c) => gearWork(c.engine, c.r, lastTimed(c)),
     gearAgain: (c) => gearWork(c.engine, c.r, proved(c)),
-    ledger: (c) => ledgerWork(c.engine, c.r, c.works.tdc.found?.uDeg ?? null),
+    ledger: (c) =>
+      ledgerWork(c.engine, c.r, c.works.tdc.found?.uDeg ?? null, c.schools['offset-home'].option === 'pump'),
     proofs: (c) =>
       Object.fromEntries(
         c.sheet.steps
@@ -79,14 +80,11 @@ export const domain: Domain<PumpWorks & CrankWorks, PumpVocabulary['school']> = 
     }
   },
   schools: {
-    'pump-method': (e) =>
-      listOf(e, 'liftChart') || numberOf(e, 'closureMm') !== undefined
-        ? { option: 'lift', because: 'the data sheet holds its chart or its lift to closure' }
-        : {
-            option: 'lock',
-            because: 'the data sheet has neither chart nor lift to closure, and a lock keeps the bench setting'
-          },
-    'offset-home': () => ({ option: 'pump', because: 'one term keeps the ledger plain, as far as the slot reaches' }),
+    'pump-method': () => ({ option: 'spill', because: 'the event itself is seen on the bench' }),
+    'offset-home': (e) =>
+      numberOf(e, 'gearOffsetBtdc')
+        ? { option: 'shared', because: 'the data sheet has an offset of the gear' }
+        : { option: 'pump', because: 'one term keeps the ledger plain, as far as the slot reaches' },
     'pump-cover': () => ({ option: 'access', because: 'it strips least where the engine stands in its place' })
   },
   interlocks: (c) =>

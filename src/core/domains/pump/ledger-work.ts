@@ -9,7 +9,7 @@ export interface LedgerWork {
   lockBtdc: number | null;
   lockFrom: 'read' | 'sheet' | null;
   offsetBtdc: number | null;
-  offsetFrom: 'decided' | 'sheet' | null;
+  offsetFrom: 'decided' | 'sheet' | 'way' | null;
   targetBtdc: number | null;
   total: { btdc: number; uDeg: number | null; shortDeg: number | null; verdict: Verdict | null } | null;
   /** where the crank must stand when the gear is pressed on */
@@ -21,10 +21,11 @@ export interface LedgerWork {
 /** A ± of the data sheet is one that holds the truth: two standard uncertainties. */
 const half = (pm: number | undefined): number | null => (pm === undefined ? null : pm / 2);
 
-export function ledgerWork(engine: Engine, r: Replayed, crankU: number | null): LedgerWork {
+/** @param allInPump the whole angle is put in the pump, the gear pressed on with the crank at TDC */
+export function ledgerWork(engine: Engine, r: Replayed, crankU: number | null, allInPump: boolean): LedgerWork {
   const [read, decided] = [lastOf(r.readings, 'lock-setting'), lastOf(r.readings, 'offset-decided')];
   const lockBtdc = read?.value ?? numberOf(engine, 'lockBtdc') ?? null;
-  const offsetBtdc = decided?.value ?? numberOf(engine, 'gearOffsetBtdc') ?? null;
+  const offsetBtdc = decided?.value ?? (allInPump ? 0 : (numberOf(engine, 'gearOffsetBtdc') ?? null));
   const targetBtdc = numberOf(engine, 'pumpBtdc') ?? null;
   const lockU = half(numberOf(engine, 'lockWithinDeg'));
   const out =
@@ -41,7 +42,7 @@ export function ledgerWork(engine: Engine, r: Replayed, crankU: number | null): 
     lockBtdc,
     lockFrom: read ? 'read' : lockBtdc === null ? null : 'sheet',
     offsetBtdc,
-    offsetFrom: decided ? 'decided' : offsetBtdc === null ? null : 'sheet',
+    offsetFrom: decided ? 'decided' : allInPump ? 'way' : offsetBtdc === null ? null : 'sheet',
     targetBtdc,
     total: out && {
       btdc: out.totalBtdc,
@@ -49,7 +50,7 @@ export function ledgerWork(engine: Engine, r: Replayed, crankU: number | null): 
       shortDeg: out.shortDeg ?? null,
       verdict: uDeg === null ? null : verdictOrNone(out.totalBtdc, uDeg, min, max)
     },
-    crankSetBtdc: lockBtdc === null || targetBtdc === null ? null : targetBtdc - lockBtdc,
+    crankSetBtdc: allInPump ? 0 : lockBtdc === null || targetBtdc === null ? null : targetBtdc - lockBtdc,
     lacks: [
       ...(lockBtdc === null ? ['where the pump is locked'] : []),
       ...(offsetBtdc === null ? ['where the crank stands when the gear is pressed on'] : []),

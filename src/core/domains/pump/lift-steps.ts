@@ -41,7 +41,6 @@ export const chartProved = (u: Use): Step =>
         field: 'chartKind',
         values: { 'lift-at-tdc': ['liftChart'], 'lift-to-closure': ['closureMm'] }
       },
-      schools: ['pump-method'],
       surface: 'lift-chart'
     },
     u

@@ -3,35 +3,21 @@ import type { SchoolWords } from '../../job/run-sheet.ts';
 /** Where good technicians differ: the ways, with what speaks for and against each. */
 export const schools = {
   'pump-method': {
-    title: 'How the pump is timed',
+    title: 'How number one\u2019s closure is found',
     options: [
       {
         id: 'lift',
-        name: 'plunger lift by dial, and its chart',
-        gives: 'Any angle can be set, without a special lock.',
-        costs: 'It needs the chart of this very pump, and clean hands.',
-        preferWhen: 'A chart that is proved, a gear that can be turned.'
-      },
-      {
-        id: 'lock',
-        name: 'lock at its reference',
-        gives: 'Quick, and the bench setting is kept.',
-        costs: 'The set angle only; the lock is delicate.',
-        preferWhen: 'A rebuilt pump that came with its lock.'
+        name: 'the plan\u2019s lift, by dial',
+        gives: 'No open fuel, and quick.',
+        costs: 'It rests on the plan\u2019s lift: a worn plunger closes elsewhere.',
+        preferWhen: 'The plan gives a lift, and the element is new.'
       },
       {
         id: 'spill',
         name: 'spill or drip until the port closes',
         gives: 'The event itself is seen.',
         costs: 'Open fuel, and slow.',
-        preferWhen: 'On the bench, or where there is no chart.'
-      },
-      {
-        id: 'dynamic',
-        name: 'sensor on a line, and strobe',
-        gives: 'The running angle is proved.',
-        costs: 'It needs the sensor, and the line delays what it sees.',
-        preferWhen: 'A last check.'
+        preferWhen: 'On the bench with feed and drip tube.'
       }
     ]
   },

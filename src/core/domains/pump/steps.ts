@@ -21,6 +21,16 @@ export const coverOff = (u: Use): Step =>
       sets: ['drive-cover-off'],
       needs: ['battery-isolated'],
       schools: ['pump-cover'],
+      ways: {
+        'pump-cover': {
+          access: {
+            say: 'Take the access cover off, clean, find gear bolts and locating bolt; cover every opening a part can fall through.',
+            accept: 'Bolts within reach, nothing can fall in.',
+            minutes: 10
+          },
+          cover: { tools: ['spanners', 'lamp', 'cover seal'], minutes: 60 }
+        }
+      },
       acts: ['opens-up', 'reaches-in']
     },
     u

@@ -195,6 +195,8 @@ export function ledgerHeadline(state: PumpState): string | null {
     return `Together ${formatTiming(total.btdc, 2)}; the timing wanted is not on the data sheet`;
   if (Math.abs(total.shortDeg) <= CLOSED_DEG) return `Together ${formatTiming(total.btdc, 2)}: the ledger closes`;
   const way = total.shortDeg > 0 ? 'short' : 'too early';
+  if (state.work.ledger.offsetFrom === 'way')
+    return `${degText(Math.abs(total.shortDeg), 2)} ${way} with all of it in the pump: have the pump set to ${formatTiming(total.btdc + total.shortDeg, 2)}, or share the angle with the gear`;
   return `${degText(Math.abs(total.shortDeg), 2)} ${way}: press the gear on with the crank ${degText(crankSetBtdc!, 2)} before TDC`;
 }
 

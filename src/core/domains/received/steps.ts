@@ -341,6 +341,14 @@ export const partsDecided = (u: Use): Step =>
       })),
       choicesInside: true,
       schools: ['rebuild'],
+      ways: {
+        rebuild: {
+          specialist: {
+            say: 'Go through the parts and decide each; list for the rebuilder engine, curve wanted, float and gear. The job waits; what comes back is compared again before it goes in.',
+            minutes: 15
+          }
+        }
+      },
       surface: 'decisions'
     },
     u

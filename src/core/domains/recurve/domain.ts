@@ -2,11 +2,10 @@ import type { Domain } from '../../job/domain.ts';
 import { domain as curves } from '../curves/domain.ts';
 import { sweepOpen } from '../curves/words.ts';
 import { budgetText, budgetWork } from './budget-work.ts';
-import { curveThumb } from './curve-thumb.ts';
 import { knockFinding, knockOpen, knockWork } from './knock-work.ts';
 import { modelError, recurveWork } from './recurve-work.ts';
 import { settle } from './settle.ts';
-import { choiceOf, type RecurveVocabulary } from './vocabulary.ts';
+import { type RecurveVocabulary } from './vocabulary.ts';
 import { recurveHeadline, recurveOpen, sweptAgainHeadline, targetsHeadline } from './words.ts';
 import type { RecurveState } from './works.ts';
 
@@ -31,13 +30,6 @@ export const domain: Domain<RecurveState['work'], RecurveVocabulary['school']> =
     targets: { headline: targetsHeadline },
     'swept-again': { headline: sweptAgainHeadline, open: sweepOpen },
     knock: { headline: (state) => knockFinding(state.work.knock), open: (state) => knockOpen(state.work.knock) }
-  },
-  schools: {
-    curve: (_, said) => curveThumb(said),
-    lockout: (e) =>
-      choiceOf(e, 'advanceKind') === 'locked'
-        ? { option: 'locked', because: 'the data sheet names a locked advance' }
-        : { option: 'curve', because: 'it starts easily and burns well' }
   },
   figures: settle,
   card: (state) => {

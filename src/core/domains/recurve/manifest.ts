@@ -2,7 +2,6 @@ import type { Manifest, TrendRow } from '../../job/manifest.ts';
 import { figures } from './figures.ts';
 import { flags } from './flags.ts';
 import { proofs } from './proofs.ts';
-import { schools } from './schools.ts';
 import { slots } from './slots.ts';
 import { surfaces } from './vocabulary.ts';
 
@@ -13,7 +12,6 @@ export const manifest = {
   flags,
   proofs,
   hazards: {},
-  schools,
   slots,
   surfaces,
   figures,

@@ -42,7 +42,6 @@ export const targetsSet = (u: Use): Step =>
         }
       ],
       values: ['advanceBand', 'totalMaxBtdc', 'idleRpm'],
-      schools: ['curve', 'lockout'],
       surface: 'targets'
     },
     u

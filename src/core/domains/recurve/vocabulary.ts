@@ -2,7 +2,6 @@ import { authored, type Both, type WordsOf } from '../../job/vocabulary.ts';
 import type { CurvesVocabulary } from '../curves/vocabulary.ts';
 import type { figures } from './figures.ts';
 import type { flags } from './flags.ts';
-import type { schools } from './schools.ts';
 import type { slots } from './slots.ts';
 
 export const surfaces = ['targets', 'recurve', 'swept-again', 'knock'] as const;
@@ -10,7 +9,6 @@ export const surfaces = ['targets', 'recurve', 'swept-again', 'knock'] as const;
 type Own = WordsOf<{
   fields: readonly [];
   flags: typeof flags;
-  schools: typeof schools;
   slots: typeof slots;
   figures: typeof figures;
   surfaces: typeof surfaces;

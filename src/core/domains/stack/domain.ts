@@ -29,8 +29,6 @@ export const domain: Domain<StackWorks, StackVocabulary['school']> = {
   },
   schools: {
     'float-target': () => ({ option: 'centre', because: 'it leaves room both ways' }),
-    pattern: () => ({ option: 'compound', because: 'it shows this pair in this engine, and not the old one' }),
-    'gap-measure': () => ({ option: 'washer', because: 'it needs the fewest tools; the dial proves it at the end' }),
     sealant: () => ({ option: 'dry', because: 'the float is then what the sum says' })
   },
   figures: settle,

@@ -28,51 +28,6 @@ export const schools = {
       }
     ]
   },
-  pattern: {
-    title: 'How the contact is judged',
-    options: [
-      {
-        id: 'compound',
-        name: 'marking compound, turned under drag',
-        gives: 'It shows how this pair meets in this engine.',
-        costs: 'Messy, and all of it must come off again.',
-        preferWhen: 'After any change of gear or seat, before the first run.'
-      },
-      {
-        id: 'wear',
-        name: 'by the wear that is there',
-        gives: 'No work.',
-        costs: 'It shows the old pair alone.',
-        preferWhen: 'Whether a gear may be used again, beside the compound.'
-      }
-    ]
-  },
-  'gap-measure': {
-    title: 'How the float is measured',
-    options: [
-      {
-        id: 'washer',
-        name: 'gauge washer and blades',
-        gives: 'Simple, few tools.',
-        costs: 'Two tools, stacked blades, burrs.',
-        preferWhen: 'Pedestals whose data describe it.'
-      },
-      {
-        id: 'dial',
-        name: 'dial on the shaft',
-        gives: 'Direct, one reading.',
-        costs: 'The shaft\u2019s end must be reached.',
-        preferWhen: 'The final proof.'
-      },
-      {
-        id: 'depth',
-        name: 'depth micrometer, face by face',
-        gives: 'Precise, and it tells the packing beforehand.',
-        costs: 'Skill.',
-        preferWhen: 'A bare block.'
-      }
-    ]
-  },
   sealant: {
     title: 'What seals under the flange',
     options: [

@@ -63,7 +63,6 @@ export const measureGap = (u: Use): Step =>
         }
       ],
       values: ['floatMinMm', 'floatMaxMm'],
-      schools: ['gap-measure'],
       surface: 'stack'
     },
     u
@@ -173,7 +172,6 @@ export const readContact = (u: Use): Step =>
       needs: ['battery-isolated'],
       slots: [slots['patch-low'], slots['patch-high']],
       values: ['gearFaceMm'],
-      schools: ['pattern'],
       surface: 'patch'
     },
     u

@@ -79,25 +79,11 @@ export const schools = {
         preferWhen: 'A distributor whose advance works.'
       },
       {
-        id: 'tdc',
-        name: 'at TDC, then the housing turned on',
-        gives: 'No marks but zero are needed.',
-        costs: 'The turn is guessed, and the factor of two between distributor and crank is forgotten.',
-        preferWhen: 'Marks end at zero, and the housing has a scale of its own.'
-      },
-      {
         id: 'total',
         name: 'at the total figure',
         gives: 'Direct where the advance is locked.',
         costs: 'With weights free the running total becomes the setting and their advance on top.',
         preferWhen: 'Only with the advance proved locked.'
-      },
-      {
-        id: 'at-speed',
-        name: 'by strobe at speed, whatever initial comes of it',
-        gives: 'The engine is protected where it matters.',
-        costs: 'The initial may not suit starting.',
-        preferWhen: 'A second check, when the advance is all in and steady.'
       }
     ]
   }

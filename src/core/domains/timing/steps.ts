@@ -102,6 +102,29 @@ export const indexHousing = (u: Use): Step =>
       needs: ['distributor-seated', 'crank-at-reference', 'compression-confirmed', 'backlash-taken-up'],
       slots: firingSlots,
       schools: ['reference-angle', 'trigger'],
+      ways: {
+        trigger: {
+          lamp: { tools: ['lamp or meter'] },
+          edge: {
+            say: 'Turn the housing against the rotor until the trigger tooth stands edge to edge with its pole, at the reference.',
+            accept: 'Edge to edge at the reference on a repeat, within the width the eye tells.',
+            tools: ['lamp', 'mirror']
+          },
+          spark: {
+            say: 'Fuel off, plug of number one on a tester: turn the housing slowly against the rotor until it sparks, the crank still at the reference.',
+            tools: ['spark tester', 'strobe']
+          },
+          vane: {
+            say: 'Sensor on a low-current supply: turn the housing against the rotor until its output steps at the edge that fires, at the reference.',
+            tools: ['meter', 'low-current supply']
+          },
+          tip: {
+            say: 'Turn the housing against the rotor until the rotor\u2019s tip stands in the middle of number one\u2019s terminal: coarse, good for a first start alone.',
+            accept: 'Tip at the terminal; the strobe decides.',
+            tools: ['lamp']
+          }
+        }
+      },
       role: 'at-rest',
       adjusts: ['housing'],
       surface: 'timing',

@@ -2,7 +2,7 @@ import type { Domain } from '../../job/domain.ts';
 import type { CrankWorks } from '../crank/works.ts';
 import { domain as distributor } from '../distributor/domain.ts';
 import { settled } from './figures.ts';
-import { riskFinding, riskWork } from './risk-work.ts';
+import { riskFinding, riskOpen, riskWork } from './risk-work.ts';
 import { toothWork } from './tooth-work.ts';
 import { choiceOf, type ToothVocabulary } from './vocabulary.ts';
 import { witnessWork } from './witness-work.ts';
@@ -35,7 +35,7 @@ export const domain: Domain<ToothWorks & CrankWorks, ToothVocabulary['school']> 
     drop: { headline: dropHeadline },
     shaft: { headline: shaftHeadline, open: shaftOpen },
     fault: { headline: faultHeadline, open: faultOpen },
-    'shaft-risk': { headline: (state) => riskFinding(state.work.risk) },
+    'shaft-risk': { headline: (state) => riskFinding(state.work.risk), open: riskOpen },
     witness: { headline: witnessHeadline, open: witnessOpen }
   },
   schools: {
@@ -43,10 +43,6 @@ export const domain: Domain<ToothWorks & CrankWorks, ToothVocabulary['school']> 
       choiceOf(e, 'gearHand') === undefined
         ? { option: 'trial', because: 'the data sheet does not say the hand of the helix' }
         : { option: 'led', because: 'the hand of the helix is known, and the swing is read on lifting out' },
-    terminal: (e) =>
-      choiceOf(e, 'numberOneTower') === 'any'
-        ? { option: 'any', because: 'the data sheet leaves the tower free' }
-        : { option: 'factory', because: 'leads, manual and capsule room then agree' },
     'index-order': () => ({ option: 'engine-first', because: 'rotor and housing then end where there is room' }),
     'oil-drive': () => ({ option: 'tool', because: 'it keeps the crank at the reference' }),
     prime: () => ({ option: 'bore', because: 'the pump shaft is looked for in this bore: it is driven through it' }),

@@ -1,3 +1,4 @@
+import type { JobState, Open } from '../../job/domain.ts';
 import type { Replayed } from '../../job/replayed.ts';
 import type { StepChoice } from '../../job/run-sheet.ts';
 import { lower } from '../../job/texts.ts';
@@ -95,4 +96,19 @@ export function riskFinding(w: RiskWork): string | null {
   if (w.expected === null) return `${odds}: type the hours of both ways to weigh them`;
   const less = w.expected < w.hoursSplit! ? 'less' : 'not less';
   return `${odds}: ${w.expected.toFixed(1)} hours to expect in place, ${less} than the ${w.hoursSplit} of opening the case at once`;
+}
+
+/** Drawing it in place wants a plain yes; where an answer speaks against it, no reason goes on. */
+export function riskOpen(state: Pick<JobState, 'work' | 'replayed'>): Open | null {
+  const { mustSplit } = state.work.risk as RiskWork;
+  if (mustSplit) return { what: `${mustSplit}: close this job and open the case`, short: 'out', never: true };
+  const said = state.replayed.chosen.get('shaft-in-place');
+  if (said === 'in-place') return null;
+  const what =
+    said === 'live'
+      ? 'it was chosen to live with it: nothing is drawn, close this job with a remark'
+      : said === 'split'
+        ? 'it was chosen to open the case: nothing is drawn in place, close this job with a remark'
+        : 'nobody has said yes to drawing the shaft in place';
+  return { what, short: 'nothing' };
 }

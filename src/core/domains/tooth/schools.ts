@@ -124,24 +124,5 @@ export const schools = {
         preferWhen: 'A gear of which nothing is known.'
       }
     ]
-  },
-  terminal: {
-    title: 'Which tower is number one',
-    options: [
-      {
-        id: 'factory',
-        name: 'the place the manual gives',
-        gives: 'Manuals, leads and capsule room all agree.',
-        costs: 'It may take several lifts.',
-        preferWhen: 'Original leads, or a printed cap.'
-      },
-      {
-        id: 'any',
-        name: 'any tower that has room',
-        gives: 'Rotor and housing are free, and fewer lifts are needed.',
-        costs: 'Whoever comes next is misled unless it is marked plainly.',
-        preferWhen: 'Leads made on the spot, a cap without a printed one.'
-      }
-    ]
   }
 } satisfies Record<string, SchoolWords>;

@@ -107,7 +107,16 @@ export const planTooth = (u: Use): Step =>
         }
       ],
       values: ['rotorDirection', 'ratio', 'gearTeeth', 'firingOrder', 'terminalOffsetDeg'],
-      schools: ['index-order', 'terminal'],
+      schools: ['index-order'],
+      ways: {
+        'index-order': {
+          marks: {
+            say: 'Put rotor and housing to their witness marks; that holds only while nobody turned the crank since they were made. If it was turned, take another way.',
+            why: 'Marks show where it was, not whether that was right or has room.',
+            minutes: 3
+          }
+        }
+      },
       acts: ['needs-reference'],
       surface: 'tooth'
     },
@@ -126,6 +135,15 @@ export const leadRotor = (u: Use): Step =>
       slots: [distributor.twist, slots.travel],
       values: ['gearHand'],
       schools: ['helix-entry'],
+      ways: {
+        'helix-entry': {
+          trial: {
+            say: 'Point the rotor by estimate, lower it, read where it comes to rest; lift again and go over by whole teeth from there.',
+            why: 'The first try shows how far the helix turns it.',
+            minutes: 10
+          }
+        }
+      },
       surface: 'tooth'
     },
     u
@@ -147,6 +165,22 @@ export const dropIn = (u: Use): Step =>
       slots: [slots.tang, slots['pump-slot'], crank['turned-on']],
       values: ['rotorDirection', 'ratio', 'pumpDrive'],
       schools: ['oil-drive'],
+      ways: {
+        'oil-drive': {
+          tool: {
+            say: 'Read tang and slot, lift the unit out, turn the pump with the priming tool to the bearing that is shown, lower it again.',
+            tools: ['priming tool', 'lamp']
+          },
+          blade: {
+            say: 'Read tang and slot, lift the unit out, turn the pump with a long blade to the bearing that is shown, lower it again.',
+            tools: ['long blade', 'lamp']
+          },
+          crank: {
+            say: 'Read tang and slot, press lightly and turn the crank forward by hand until it drops; then bring the crank to its place anew.',
+            tools: ['bar', 'lamp']
+          }
+        }
+      },
       onlyIf: stoppedHigh,
       surface: 'drop'
     },

@@ -18,7 +18,7 @@ export const turningOf = (
 
 /** Whether the crank may be turned back: not where the data sheet forbids it, nor with the bar on the nose bolt. */
 export const mayReverse = (engine: Engine, r: Pick<Replayed, 'chosen'>): boolean =>
-  choiceOf(engine, 'reversal') !== 'forbidden' && r.chosen.get('bar-on') !== 'nose';
+  choiceOf(engine, 'reversal') !== 'forbidden' && (r.chosen.get('bar-on') ?? r.chosen.get('turning')) !== 'nose';
 
 /** How closely the timing pin holds the crank, as a standard uncertainty, degrees; null where the data sheet does not say. */
 export function pinU(engine: Engine): number | null {

@@ -26,9 +26,9 @@
       ? null
       : { advance: advance / ratio, retard: retard / ratio };
   });
-  /** ± of the slope, from that of its other way round */
-  const plusMinusLength = (s: { degPerMm: number; uDegPerMm: number }, slope: number) =>
-    `\u00b1 ${len((2 * s.uDegPerMm * slope) / s.degPerMm, 2)}`;
+  /** lift for a degree of the crank, from the slope as it was measured */
+  const slopeText = ({ degPerMm, uDegPerMm }: { degPerMm: number; uDegPerMm: number }) =>
+    `${lengthPm(len, 1 / degPerMm, uDegPerMm / degPerMm ** 2)} a degree`;
   function next(slot: string) {
     line.prefer = slot;
     document.getElementById('reading')?.focus();
@@ -84,11 +84,8 @@
         <dd>{formatTiming(w.means.btdc, 2)}</dd>{/if}
       {#if w.closure}<dt>Port closes at</dt>
         <dd>{len(w.closure.closureMm, 2)}</dd>
-        {#if w.slopeMmPerDeg !== null && w.closure.slope}<dt>Lift for 1° of the crank</dt>
-          <dd>
-            {len(w.slopeMmPerDeg, 2)}
-            {plusMinusLength(w.closure.slope, w.slopeMmPerDeg)}, measured here
-          </dd>{/if}{/if}
+        {#if w.slopeMmPerDeg !== null && w.closure.slope}<dt>Slope here</dt>
+          <dd>{slopeText(w.closure.slope)}</dd>{/if}{/if}
     </dl>
   </div>
   <div>
