@@ -1,15 +1,21 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
+import { coreVersion } from './scripts/lib/core-version.mjs';
 
-/** The script of the server's calculation threads, beside the built server. */
+const at = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+
+/** The scripts of the server's threads, beside the built server: calculations, and papers. */
 export default defineConfig({
-  resolve: { alias: { $core: fileURLToPath(new URL('./src/core', import.meta.url)) } },
-  ssr: { noExternal: true },
+  resolve: { alias: { $core: at('./src/core'), $lib: at('./src/lib') } },
+  define: { __CORE_VERSION__: JSON.stringify(coreVersion()) },
   build: {
-    ssr: 'src/lib/server/calc/worker.ts',
-    outDir: 'build/calc',
+    ssr: true,
+    outDir: 'build/threads',
     emptyOutDir: true,
     target: 'node20',
-    rolldownOptions: { output: { entryFileNames: 'worker.js' } }
+    rolldownOptions: {
+      input: { calc: at('./src/lib/server/calc/worker.ts'), papers: at('./src/lib/server/papers/worker.ts') },
+      output: { entryFileNames: '[name].js' }
+    }
   }
 });

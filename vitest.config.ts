@@ -14,7 +14,7 @@ export default defineConfig({
         test: {
           name: 'core',
           include: ['tests/core/**/*.test.ts', 'tests/lib/**/*.test.ts'],
-          testTimeout: 30_000,
+          testTimeout: 60_000,
           // the core keeps nothing between two questions: its files share one reading of it, which halves the time
           isolate: false
         }

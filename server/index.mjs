@@ -38,7 +38,8 @@ const names = allowedHosts({ ...env, HOST: host });
 delete env.ORIGIN;
 env.PROTOCOL_HEADER = 'x-nemrik-protocol';
 env.BODY_SIZE_LIMIT = String(LARGEST);
-env.NEMRIK_CALC_WORKER ??= fileURLToPath(new URL('../build/calc/worker.js', import.meta.url));
+env.NEMRIK_CALC_WORKER ??= fileURLToPath(new URL('../build/threads/calc.js', import.meta.url));
+env.NEMRIK_PAPER_WORKER ??= fileURLToPath(new URL('../build/threads/papers.js', import.meta.url));
 const { handler } = await import('../build/handler.js');
 
 let ending = false;

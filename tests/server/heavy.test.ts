@@ -18,7 +18,13 @@ writeFileSync(
    });`
 );
 afterAll(() => rmSync(folder, { recursive: true }));
-const limits = { workers: 2, all: 6, perCaller: 3, ms: 1500 };
+const limits = {
+  workers: 2,
+  all: 6,
+  perCaller: 3,
+  ms: 1500,
+  words: { several: 'long calculations', less: 'Ask for less at once.' }
+};
 const code = (p: Promise<unknown>) =>
   p.then(
     () => 'done',

@@ -92,6 +92,16 @@ export function admit(state: JobState, engine: Engine, log: readonly JobEvent[],
   }
 }
 
+/**
+ * Whether an event is admitted in the same way whatever readings came before it: a figure that is no deed, such as a point of
+ * a sweep. Nothing that is raised forbids it, and no reading closes a job.
+ */
+export const admittedAlike = (sheet: RunSheet, e: EventBody): boolean => {
+  if (e.kind !== 'reading') return false;
+  const step = sheet.steps.find((s) => s.id === e.step);
+  return step !== undefined && (slotOf(step, e.slot)?.acts ?? []).length === 0;
+};
+
 /** The words with which something is let go, where an event has some. */
 const reasonOf = (e: EventBody): string | null =>
   e.kind === 'skip' || e.kind === 'override' || e.kind === 'amend'

@@ -2,7 +2,7 @@
 export { jobState, missingValues, valuesAsked } from './state.ts';
 export type { JobState, StepView, StepState, Domain } from './domain.ts';
 export type { EventBody, EventKind, JobEvent, GaugeRef, Person, Figure } from './events.ts';
-export { admit, notSettled } from './admit.ts';
+export { admit, admittedAlike, notSettled } from './admit.ts';
 export { settledFigures } from './figures.ts';
 export type { SettledFigure } from './settled.ts';
 export { repeatsIn } from './repeats.ts';

@@ -19,6 +19,16 @@ export class Refusal extends Error {
   }
 }
 
+/** An error as it is told to whoever asked; null where it is nobody's but ours. */
+export const asRefusal = (e: unknown): Refusal | null => (e instanceof Refusal ? e : isAway(e) ? unavailable(e) : null);
+
+export const ourFault = () =>
+  new Refusal(
+    500,
+    'internal',
+    'Something went wrong in the server. What was logged before is safe; this was not stored.'
+  );
+
 export const notFound = (what: string) => new Refusal(404, 'not-found', `There is no such ${what}.`);
 
 /** Why the database cannot do its work now, and what is said of it. Whoever asks again later gets an answer. */

@@ -1,6 +1,6 @@
 import { json, type RequestEvent } from '@sveltejs/kit';
 import type { z } from 'zod';
-import { isAway, Refusal, unavailable } from './errors.ts';
+import { asRefusal, ourFault, Refusal } from './errors.ts';
 import { log } from './log.ts';
 import { LARGEST_PHOTO, type Photo } from './repositories/photos.ts';
 import { mustBeClean, mustBeShallow } from './text.ts';
@@ -72,16 +72,10 @@ const tooLarge = (max: number) =>
 
 /** A refusal as the answer of an API route: the same shape as the core's. */
 export function refused(e: unknown): Response {
-  const r = e instanceof Refusal ? e : isAway(e) ? unavailable(e) : null;
+  const r = asRefusal(e);
   if (r) return answer(r);
   log.error('a request failed', e);
-  return answer(
-    new Refusal(
-      500,
-      'internal',
-      'Something went wrong in the server. What was logged before is safe; this was not stored.'
-    )
-  );
+  return answer(ourFault());
 }
 
 /** A refusal as JSON; one that mends by itself says when to ask again. */

@@ -1,13 +1,7 @@
-import { refused } from '$lib/server/http.ts';
-import { pdfResponse } from '$lib/server/export/paper.ts';
-import { drawScale, mustReadScale, scalePdf } from '$lib/server/export/scale.ts';
-import type { RequestHandler } from './$types';
+import { api } from '$lib/server/http.ts';
+import { paper } from '$lib/server/papers/papers.ts';
+import type { RequestEvent } from './$types';
 
-export const GET: RequestHandler = async ({ url }) => {
-  try {
-    const q = mustReadScale(url.searchParams);
-    return pdfResponse(await scalePdf(drawScale(q)), `${q.kind}-${q.diameter}mm.pdf`);
-  } catch (e) {
-    return refused(e);
-  }
-};
+export const GET = api(({ url, getClientAddress }: RequestEvent) =>
+  paper({ paper: 'scale', query: url.searchParams.toString() }, getClientAddress())
+);

@@ -10,8 +10,16 @@ export interface Limits {
   all: number;
   perCaller: number;
   ms: number;
+  /** what a piece is called to its caller, and how to ask for less */
+  words: { several: string; less: string };
 }
-const LIMITS: Limits = { workers: Math.max(1, availableParallelism() - 1), all: 24, perCaller: 3, ms: 10_000 };
+const LIMITS: Limits = {
+  workers: Math.max(1, availableParallelism() - 1),
+  all: 24,
+  perCaller: 3,
+  ms: 10_000,
+  words: { several: 'long calculations', less: 'Ask for less at once: fewer parts, points or readings.' }
+};
 
 interface Piece {
   name: string;
@@ -32,7 +40,9 @@ export class HeavyWork {
 
   constructor(
     private readonly script: string | URL,
-    private readonly limits: Limits = LIMITS
+    private readonly limits: Limits = LIMITS,
+    /** set for its threads beside what this process has */
+    private readonly env: Readonly<Record<string, string>> = {}
   ) {}
 
   async run(name: string, input: unknown, caller: string): Promise<Result<unknown>> {
@@ -41,10 +51,10 @@ export class HeavyWork {
       throw new Refusal(
         429,
         'too-many-at-once',
-        `${mine} long calculations of yours are at work already: wait for one of them, then ask again.`
+        `${mine} ${this.limits.words.several} of yours are at work already: wait for one of them, then ask again.`
       );
     if (this.#queue.length + this.#running >= this.limits.all)
-      throw unavailable(new Error('calculations wait'), 'busy');
+      throw unavailable(new Error(`${this.limits.words.several} wait`), 'busy');
     this.#callers.set(caller, mine + 1);
     try {
       return await new Promise<Result<unknown>>((done, failed) => {
@@ -68,7 +78,7 @@ export class HeavyWork {
     const piece = this.#queue.shift()!;
     this.#running++;
     // one that breaks while it is idle breaks nothing: the next piece finds it gone
-    const worker = this.#idle.pop() ?? new Worker(this.script).on('error', () => {});
+    const worker = this.#idle.pop() ?? new Worker(this.script, { env: { ...process.env, ...this.env } }).on('error', () => {});
     worker.ref();
     const over = (settle: () => void, keep: boolean) => {
       clearTimeout(limit);
@@ -80,7 +90,7 @@ export class HeavyWork {
       settle();
       this.#next();
     };
-    const limit = setTimeout(() => over(() => piece.failed(tooLong(this.limits.ms)), false), this.limits.ms);
+    const limit = setTimeout(() => over(() => piece.failed(tooLong(this.limits)), false), this.limits.ms);
     const answered = (answer: Result<unknown>) => over(() => piece.done(answer), true);
     const broke = (e: unknown) => over(() => piece.failed(e), false);
     const gone = () => broke(new Error('a calculation thread ended'));
@@ -94,9 +104,5 @@ export class HeavyWork {
   }
 }
 
-const tooLong = (ms: number) =>
-  new Refusal(
-    422,
-    'too-long',
-    `This would take longer than ${ms / 1000} s. Ask for less at once: fewer parts, points or readings.`
-  );
+const tooLong = ({ ms, words }: Limits) =>
+  new Refusal(422, 'too-long', `This would take longer than ${ms / 1000} s. ${words.less}`);

@@ -65,6 +65,19 @@ class Sheet {
 
 type Cell = [text: string, x: number, width: number, strong?: boolean, right?: boolean];
 
+/** What goes on paper of a long log: the last of it. The whole stands on the job's screen. */
+const MOST_READINGS = 3000;
+const MOST_PHOTOS = 60;
+
+/** The last of a long list, and a line that says how much before it is not printed. */
+function lastOf<T>(s: Sheet, all: readonly T[], most: number, what: string): readonly T[] {
+  const left = all.length - most;
+  if (left <= 0) return all;
+  s.y +=
+    s.text(`The first ${left} ${what} are not printed; they stand in the log on the job\u2019s screen.`, LEFT, 182) + 1;
+  return all.slice(left);
+}
+
 const ACROSS = 3;
 const PHOTO_W = 57;
 const PHOTO_H = 43;
@@ -84,11 +97,12 @@ function curve(s: Sheet, { curve }: CardData): void {
 }
 
 /** Photographs three in a row, each with what it shows, who took it and when. */
-async function photographs(s: Sheet, { job, card: { photos } }: CardData, prefs: Prefs): Promise<void> {
-  if (photos.length === 0) return;
+async function photographs(s: Sheet, { job, card }: CardData, prefs: Prefs): Promise<void> {
+  if (card.photos.length === 0) return;
   s.y += 3;
   s.room(PHOTO_H + 20);
   s.head('Photographs');
+  const photos = lastOf(s, card.photos, MOST_PHOTOS, 'photographs');
   for (let k = 0; k < photos.length; k += ACROSS) {
     s.room(PHOTO_H + 10);
     const row = photos.slice(k, k + ACROSS);
@@ -201,7 +215,7 @@ export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<
     [`when (${prefs.zone})`, 150, 24],
     ['replaces', 175, 21]
   ]);
-  for (const [k, r] of card.readings.entries()) {
+  for (const [k, r] of lastOf(s, card.readings, MOST_READINGS, 'readings').entries()) {
     // a log of thousands takes a second: other requests come in between
     if (k % 100 === 99) await new Promise((next) => setImmediate(next));
     s.row([
@@ -217,7 +231,7 @@ export async function cardPdf(data: CardData, prefs: Prefs): Promise<Uint8Array<
   if (card.said.length) {
     s.y += 3;
     s.head('Said by hand, as seen');
-    for (const x of card.said)
+    for (const x of lastOf(s, card.said, MOST_READINGS, 'lines'))
       s.row([
         [x.state, LEFT, 60],
         [x.seen, 76, 84, true],

@@ -62,9 +62,3 @@ export function finish(doc: Doc): Promise<Uint8Array<ArrayBuffer>> {
     doc.end();
   });
 }
-
-export function pdfResponse(bytes: Uint8Array<ArrayBuffer>, name: string): Response {
-  return new Response(bytes, {
-    headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}"` }
-  });
-}

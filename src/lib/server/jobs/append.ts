@@ -1,4 +1,4 @@
-import { admit, understand, type EventBody, type JobEvent, type Person } from '$core/job/index.ts';
+import { understand, type EventBody, type JobEvent, type Person } from '$core/job/index.ts';
 import type { EventInput } from '$core/job/event-input.ts';
 import { partsTaken } from '$core/job/taken.ts';
 import { stateOf } from '$core/sheets/index.ts';
@@ -11,6 +11,7 @@ import { gaugeById } from '../repositories/gauges.ts';
 import { learntOf } from '../repositories/hands.ts';
 import { hasPhoto } from '../repositories/photos.ts';
 import { holdParts, partsOf } from '../repositories/stock.ts';
+import { Checked } from './checked.ts';
 import { deriveSoon } from './derive.ts';
 import { engineForJob } from './engine-for-job.ts';
 import { inTurn } from './in-turn.ts';
@@ -25,6 +26,9 @@ interface Job {
   fresh: JobEvent[];
   /** events whose ids were sent and that are there */
   known: Map<string, JobEvent & { jobId: string }>;
+  check: Checked;
+  /** gauges looked up in this transaction, each with the hand that holds it there */
+  gauges: Map<string, ReturnType<typeof gaugeInHand>>;
 }
 
 /**
@@ -44,6 +48,8 @@ export async function appendAll(jobId: string, inputs: readonly EventInput[], by
         if (!job) throw notFound('job');
         const out: JobEvent[] = [];
         const fresh: JobEvent[] = [];
+        const check = new Checked(knownSheet(job.sheet));
+        const gauges: Job['gauges'] = new Map();
         const known = new Map(
           (
             await eventsById(
@@ -54,7 +60,7 @@ export async function appendAll(jobId: string, inputs: readonly EventInput[], by
         );
         for (const [k, input] of inputs.entries()) {
           at = k;
-          const one = await writeOne(jobId, { ...job, fresh, known }, input, by, c);
+          const one = await writeOne(jobId, { ...job, fresh, known, check, gauges }, input, by, c);
           known.set(one.id, { ...one, jobId });
           out.push(one);
           if (one.seq > job.lastSeq) fresh.push(one);
@@ -77,7 +83,7 @@ async function writeOne(jobId: string, job: Job, input: EventInput, by: Person, 
     const { jobId: _, ...event } = before;
     return event;
   }
-  const body = await toBody(jobId, input, by, c);
+  const body = await toBody(jobId, job, input, by, c);
   await mustBeAdmitted(jobId, job, body, c);
   if (body.kind === 'photo' && !(await hasPhoto(jobId, body.photo, c)))
     throw new Refusal(
@@ -94,11 +100,9 @@ async function writeOne(jobId: string, job: Job, input: EventInput, by: Person, 
 
 /** Every event is judged against the state of the job as it is under the lock. */
 async function mustBeAdmitted(jobId: string, job: Job, body: EventBody, c: Queryable): Promise<void> {
-  const sheet = knownSheet(job.sheet);
-  const engine = await engineForJob(job.engineId, jobId, c);
-  const log = [...(await logThrough(jobId, job.lastSeq, c)), ...job.fresh];
-  const answer = admit(stateOf(sheet, engine, log), engine, log, body);
-  if (!answer.ok) throw new Refusal(422, answer.error.code, answer.error.message, answer.error.path);
+  if (!job.check.begun)
+    job.check.begin(await engineForJob(job.engineId, jobId, c), await logThrough(jobId, job.lastSeq, c));
+  job.check.next(job.fresh, body);
 }
 
 /** What the log says was taken is what leaves the tray: after a take, and after one is undone. */
@@ -119,13 +123,19 @@ async function settleParts(jobId: string, job: Job, by: Person, c: Queryable): P
 }
 
 /** The event that a screen's input means, with gauge, parts and the amended reading looked up under the lock. */
-async function toBody(jobId: string, input: EventInput, by: Person, c: Queryable): Promise<EventBody> {
+async function toBody(jobId: string, job: Job, input: EventInput, by: Person, c: Queryable): Promise<EventBody> {
   const { id: _, ...draft } = input;
   const parts = draft.kind === 'take' ? await partsOf(draft.items, draft.part, c) : [];
   const typed = draft.kind === 'reading' || draft.kind === 'amend' ? draft : null;
   const replaced = draft.kind === 'amend' ? await eventById(draft.replaces, c) : null;
   const slot = draft.kind === 'reading' ? draft.slot : replaced?.kind === 'reading' ? replaced.slot : null;
-  const gauge = typed?.gaugeId ? await gaugeInHand(typed.gaugeId, slot, by, jobId, c) : null;
+  const inHand = (id: string) => {
+    const key = `${id} ${slot}`;
+    const asked = job.gauges.get(key) ?? gaugeInHand(id, slot, by, jobId, c);
+    job.gauges.set(key, asked);
+    return asked;
+  };
+  const gauge = typed?.gaugeId ? await inHand(typed.gaugeId) : null;
   const read = understand(draft, {
     gauge: () => gauge ?? undefined,
     part: (p) => parts.find((x) => x.id === p),
