@@ -20,9 +20,11 @@ import { freshDatabase, smallWorkshop } from './support.ts';
 let away: () => Promise<void>;
 let by: Person;
 let jobId: string;
+let newJob: () => Promise<string>;
 beforeAll(async () => {
   away = await freshDatabase();
   ({ by, jobId } = await smallWorkshop());
+  newJob = async () => (await smallWorkshop()).jobId;
 });
 afterAll(async () => {
   await derivedSettled();
@@ -252,6 +254,37 @@ describe('several events at once', () => {
     const said = remark('undone at once');
     const [, undone] = await appendAll(jobId, [said, { id: randomUUID(), kind: 'undo', undoes: said.id }], by);
     expect(undone).toMatchObject({ kind: 'undo', undoes: said.id });
+  });
+  it('keep each figure as typed, its gauge and its number, however many are written together', async () => {
+    const id = await newJob();
+    const many = Array.from({ length: 450 }, (_, k) => ({
+      id: randomUUID(),
+      kind: 'reading' as const,
+      step: 'tdc',
+      slot: 'top',
+      quantity: 'angle' as const,
+      text: (1 + k / 1000).toFixed(3),
+      defaultUnit: 'deg' as const,
+      gaugeId: null
+    }));
+    const note = remark('between them');
+    const sent = [...many.slice(0, 260), note, ...many.slice(260)];
+    const out = await appendAll(id, sent, by);
+    expect(out.map((e) => e.seq)).toEqual(sent.map((_, k) => k + 1));
+    const log = await logOf(id);
+    expect(log).toEqual(out);
+    expect(log.map((e) => e.id)).toEqual(sent.map((e) => e.id));
+    expect(log.at(-1)).toMatchObject({ text: '1.449', value: 1.449, resolution: 0.001, gauge: null });
+    expect(await appendAll(id, sent, by)).toEqual(out);
+    // one of them that is impossible leaves all of them out
+    const other = await newJob();
+    const wrong = [
+      ...many.slice(0, 3).map((m) => ({ ...m, id: randomUUID() })),
+      { ...many[3]!, id: randomUUID(), slot: 'none' }
+    ];
+    const r = await refused(() => appendAll(other, wrong, by));
+    expect(r.details['at']).toBe(3);
+    expect(await logOf(other)).toEqual([]);
   });
   it('of one id twice are one', async () => {
     const twice = remark('once');

@@ -78,7 +78,8 @@ export class HeavyWork {
     const piece = this.#queue.shift()!;
     this.#running++;
     // one that breaks while it is idle breaks nothing: the next piece finds it gone
-    const worker = this.#idle.pop() ?? new Worker(this.script, { env: { ...process.env, ...this.env } }).on('error', () => {});
+    const worker =
+      this.#idle.pop() ?? new Worker(this.script, { env: { ...process.env, ...this.env } }).on('error', () => {});
     worker.ref();
     const over = (settle: () => void, keep: boolean) => {
       clearTimeout(limit);

@@ -6,7 +6,15 @@ import { learntInHand, learntKey } from '$core/tray/hands.ts';
 import { readsOf } from '$core/tray/reads.ts';
 import { withTransaction, type Queryable } from '../db/pool.ts';
 import { notFound, Refusal, violated } from '../errors.ts';
-import { amendmentOn, eventById, eventsById, insertEvent, lockJob, logOf } from '../repositories/events.ts';
+import {
+  amendmentOn,
+  eventById,
+  eventsById,
+  insertEvent,
+  insertEvents,
+  lockJob,
+  logOf
+} from '../repositories/events.ts';
 import { gaugeById } from '../repositories/gauges.ts';
 import { learntOf } from '../repositories/hands.ts';
 import { hasPhoto } from '../repositories/photos.ts';
@@ -27,6 +35,10 @@ interface Job {
   /** events whose ids were sent and that are there */
   known: Map<string, JobEvent & { jobId: string }>;
   check: Checked;
+  /** readings that were admitted and wait to be written together; null where one event is written alone */
+  pending: { seq: number; id: string; body: EventBody }[] | null;
+  /** the time of this transaction */
+  now: Date;
   /** gauges looked up in this transaction, each with the hand that holds it there */
   gauges: Map<string, ReturnType<typeof gaugeInHand>>;
 }
@@ -50,6 +62,7 @@ export async function appendAll(jobId: string, inputs: readonly EventInput[], by
         const fresh: JobEvent[] = [];
         const check = new Checked(knownSheet(job.sheet));
         const gauges: Job['gauges'] = new Map();
+        const pending = inputs.length > 1 ? [] : null;
         const known = new Map(
           (
             await eventsById(
@@ -60,11 +73,12 @@ export async function appendAll(jobId: string, inputs: readonly EventInput[], by
         );
         for (const [k, input] of inputs.entries()) {
           at = k;
-          const one = await writeOne(jobId, { ...job, fresh, known, check, gauges }, input, by, c);
+          const one = await writeOne(jobId, { ...job, fresh, known, check, gauges, pending }, input, by, c);
           known.set(one.id, { ...one, jobId });
           out.push(one);
           if (one.seq > job.lastSeq) fresh.push(one);
         }
+        await writePending(jobId, pending, by, c);
         return out;
       })
     );
@@ -83,6 +97,8 @@ async function writeOne(jobId: string, job: Job, input: EventInput, by: Person, 
     const { jobId: _, ...event } = before;
     return event;
   }
+  // whatever is no reading may look at those before it
+  if (input.kind !== 'reading') await writePending(jobId, job.pending, by, c);
   const body = await toBody(jobId, job, input, by, c);
   await mustBeAdmitted(jobId, job, body, c);
   if (body.kind === 'photo' && !(await hasPhoto(jobId, body.photo, c)))
@@ -93,9 +109,32 @@ async function writeOne(jobId: string, job: Job, input: EventInput, by: Person, 
       'photo'
     );
   const seq = job.lastSeq + job.fresh.length + 1;
-  const at = await insertEvent(jobId, seq, input.id, body, by.id, c);
+  const at =
+    body.kind === 'reading' && job.pending
+      ? await writeLater(jobId, { ...job, pending: job.pending }, { seq, id: input.id, body }, by, c)
+      : await insertEvent(jobId, seq, input.id, body, by.id, c);
   if (body.kind === 'take' || body.kind === 'undo') await settleParts(jobId, job, by, c);
   return { ...body, id: input.id, seq, at: at.toISOString(), by };
+}
+
+/** Readings in a row are written so many at a time: the row of their job is then counted up once for all of them. */
+const TOGETHER = 200;
+
+async function writeLater(
+  jobId: string,
+  { pending, now }: Job & { pending: NonNullable<Job['pending']> },
+  one: { seq: number; id: string; body: EventBody },
+  by: Person,
+  c: Queryable
+): Promise<Date> {
+  pending.push(one);
+  if (pending.length >= TOGETHER) await writePending(jobId, pending, by, c);
+  return now;
+}
+
+async function writePending(jobId: string, pending: Job['pending'], by: Person, c: Queryable): Promise<void> {
+  const now = pending?.splice(0) ?? [];
+  if (now.length > 0) await insertEvents(jobId, now, by.id, c);
 }
 
 /** Every event is judged against the state of the job as it is under the lock. */

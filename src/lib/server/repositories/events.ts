@@ -87,10 +87,10 @@ export async function amendmentOn(replaces: string, basis: string): Promise<{ te
 export async function lockJob(
   jobId: string,
   on: Queryable
-): Promise<{ engineId: string; sheet: string; lastSeq: number } | null> {
-  const [row] = await query<{ engineId: string; sheet: string; lastSeq: number }>(
+): Promise<{ engineId: string; sheet: string; lastSeq: number; now: Date } | null> {
+  const [row] = await query<{ engineId: string; sheet: string; lastSeq: number; now: Date }>(
     'job-lock',
-    'SELECT engine_id AS "engineId", sheet, last_seq AS "lastSeq" FROM job WHERE id = $1 FOR UPDATE',
+    'SELECT engine_id AS "engineId", sheet, last_seq AS "lastSeq", now() AS now FROM job WHERE id = $1 FOR UPDATE',
     [jobId],
     on
   );
@@ -134,6 +134,26 @@ export async function insertEvent(
     on
   );
   return row!.at;
+}
+
+/** Writes several events, numbered one after the other, as the next of their job, which must be locked. */
+export async function insertEvents(
+  jobId: string,
+  events: readonly { seq: number; id: string; body: EventBody }[],
+  byId: string,
+  on: Queryable
+): Promise<void> {
+  const rows = events.map(({ seq, id, body }) => ({ id, seq, kind: body.kind, ...columnsOf(body) }));
+  await query(
+    'events-insert',
+    `WITH counted AS (UPDATE job SET last_seq = $3 WHERE id = $1)
+     INSERT INTO event (id, job_id, seq, kind, by_person, typed, unit, value, resolution, gauge, replaces, basis, undoes, reason, body, at)
+     SELECT r.id, $1, r.seq, r.kind, $2, r.typed, r.unit, r.value, r.resolution, r.gauge::jsonb, r.replaces, r.basis, r.undoes, r.reason, r.body, now()
+     FROM jsonb_to_recordset($4::jsonb) AS r (id uuid, seq int, kind text, typed text, unit text, value double precision,
+       resolution double precision, gauge text, replaces uuid, basis uuid, undoes uuid, reason text, body jsonb)`,
+    [jobId, byId, events[events.length - 1]!.seq, JSON.stringify(rows)],
+    on
+  );
 }
 
 /** Splits an event into its columns; what has no column of its own goes into `body`. */
