@@ -21,7 +21,7 @@ const together: [name: string, test: RegExp][] = [
   ],
   [
     'view',
-    /\/src\/lib\/ui\/(surfaces\/DoubtFold\.|job\/|job-view\/(?!(Schools|StepChoices|SetAside)\.)|instruments\/(two-lap-dial\/|MovingPart))/
+    /\/src\/lib\/ui\/(surfaces\/DoubtFold\.|job\/|job-view\/(?!(Schools|StepChoices|SetAside|Held)\.)|instruments\/(two-lap-dial\/|MovingPart))/
   ]
 ];
 

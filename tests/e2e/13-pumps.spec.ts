@@ -199,6 +199,10 @@ test('a locked pump with an offset: the ledger first, then lock and pin each at 
     await expect(page.getByText('Timing pin in the engine: do not turn it')).toBeVisible();
     await done(page);
     await expect(page.getByText('Timing pin in the engine: do not turn it')).toHaveCount(0);
+    // the server has it too, before it is asked from elsewhere
+    const log = async () =>
+      (await (await api.get(`${A}/api/jobs/${jobId}/events`)).json()).out as { kind: string; step?: string }[];
+    await expect.poll(async () => (await log()).some((e) => e.kind === 'done' && e.step === 'pin-out')).toBe(true);
   });
   await say(
     api,

@@ -29,8 +29,7 @@ export const sentences = {
   'curve-order': (f: { what: string }) => `${f.what} must rise from line to line.`,
   'arc-empty': (_: object) => 'The housing has no free arc: its two limits are the same.',
   'baseline-needs-zero': (_: object) => 'The measured curve must begin where the advance is still 0.',
-  'lift-not-rising': (_: object) =>
-    'The lift must grow as the crank comes forward: read each lift anew, last moved forward, with the crank at it.',
+  'lift-not-rising': (_: object) => 'The lift must grow as the crank comes forward: read lift and crank anew.',
   'baseline-not-rising': (_: object) => 'The measured curve must rise from its start to its maximum.',
   'baseline-slack': (_: object) => 'The springs of the measured curve hold nothing at rest: no start speed follows.',
   'cannot-extrapolate': (_: object) =>
@@ -38,7 +37,7 @@ export const sentences = {
   'chart-mismatch': (f: { chart: string; pump: string }) =>
     `The chart is for pump ${f.chart || '(no code)'}, the pump is ${f.pump || '(no code)'}. A chart serves the pump it was made for and no other.`,
   'chart-kind': (_: object) =>
-    'The lift at which the port closes is one figure of the pump, the same at every timing: it has no chart. Enter that one lift and take the points out, or say that the chart gives the lift standing at TDC.',
+    'A lift to port closure is one figure of the pump and has no chart: enter that lift and take the points out.',
   'chart-order': (_: object) => 'The lift of the chart must rise all the way, or fall all the way, with the angle.',
   'no-such-step': (f: { step: string }) => `This run sheet has no step "${f.step}".`,
   'no-such-slot': (f: { slot: string; step: string }) => `The step "${f.step}" takes no figure called "${f.slot}".`,

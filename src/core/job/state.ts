@@ -18,7 +18,7 @@ import { reasonsAt } from './reasons.ts';
 import type { Rule } from './rule.ts';
 import { referenceOf } from './reference.ts';
 import { asBars, byHarm, raised } from './rules.ts';
-import type { RunSheet, Step } from './run-sheet.ts';
+import type { RunSheet, Step, StepWay } from './run-sheet.ts';
 
 /**
  * Everything that is on screen about a job, from the engine's data sheet, the run sheet, the log and the domains it is
@@ -159,21 +159,16 @@ function isNeeded(asked: Step['onlyIf'], r: Replayed): boolean | undefined {
   return fact === undefined ? undefined : fact === (asked.when ?? true);
 }
 
-const inWays = new WeakMap<Step, Map<string, Step>>();
+const inWays = new WeakMap<Step, { chosen: (StepWay | undefined)[]; made: Step }[]>();
 
 /** The step as the ways chosen have it: the same object for the same ways, so that what hangs on it is worked out once. */
 function inWay(step: Step, schools: Record<string, ChosenSchool>): Step {
   if (!step.ways) return step;
-  const chosen = Object.entries(step.ways).flatMap(([school, ways]) => {
-    const way = ways[schools[school]?.option ?? ''];
-    return way ? [{ key: `${school}:${schools[school]!.option}`, way }] : [];
-  });
-  if (chosen.length === 0) return step;
-  const known = inWays.get(step) ?? new Map<string, Step>();
-  inWays.set(step, known);
-  const key = chosen.map((c) => c.key).join(' ');
-  const made = known.get(key) ?? Object.assign({ ...step }, ...chosen.map((c) => c.way));
-  known.set(key, made);
+  const chosen = Object.entries(step.ways).map(([school, ways]) => ways[schools[school]?.option ?? '']);
+  const known = inWays.get(step)?.find((k) => k.chosen.every((way, n) => way === chosen[n]));
+  if (known) return known.made;
+  const made = Object.assign({}, step, ...chosen);
+  inWays.set(step, [...(inWays.get(step) ?? []), { chosen, made }]);
   return made;
 }
 

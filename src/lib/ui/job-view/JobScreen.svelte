@@ -13,7 +13,7 @@
   import Spine from './Spine.svelte';
   import StatePanel from './StatePanel.svelte';
   import WorkSurface from './WorkSurface.svelte';
-  import { setAside } from './later.ts';
+  import { held, setAside } from './later.ts';
   import { loadTheRest } from '../surfaces/load.ts';
   import { looksOpen } from '$core/job/proved.ts';
   import { words, type Person } from '$core/job/index.ts';
@@ -45,6 +45,7 @@
     const idle = setTimeout(() => {
       void loadTheRest(session.sheet.steps.map((s) => s.surface));
       void setAside();
+      void held();
     }, 1500);
     const close = session.connect();
     return () => {

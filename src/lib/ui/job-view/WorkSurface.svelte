@@ -12,9 +12,8 @@
   import { loadSurface, surfaceHere, weighSchool } from '../surfaces/load.ts';
   import { lengthText } from '../../reader/units.ts';
   import Caution from '../job/Caution.svelte';
-  import Held from './Held.svelte';
   import { fitted } from './fits.ts';
-  import { setAside } from './later.ts';
+  import { held, setAside } from './later.ts';
   import type { ReadingLine } from '../job/line.svelte.ts';
   import type { JobSession } from '../job/session.svelte.ts';
   import type { Waiting } from '../unsent/waiting.ts';
@@ -121,11 +120,9 @@
           <p class="defer">Defers to {words.list([...new Set(hazards.map((h) => h.defer))])}.</p>
         </Caution>
       {/if}
-      {#if v.state === 'blocked' || (v.state === 'repeat' && v.missing.length)}<Held
-          {session}
-          {view}
-          {v}
-          {onask}
+      {#if v.state === 'blocked' || (v.state === 'repeat' && v.missing.length)}<Lazy
+          load={held}
+          props={{ session, view, v, onask }}
         />{/if}
 
       {#if session.state.work.crank?.asks && !session.state.closed}<Lazy
