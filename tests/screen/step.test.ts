@@ -41,6 +41,8 @@ async function work(job: PlayedJob, step: string | null) {
     onagain: () => {}
   });
   await fetched(page);
+  // what a step waits for stands at the top and is fetched when it is shown
+  await waitFor(() => expect(plain(page)).not.toContain('Loading …'), { timeout: 15_000 });
   return { ...on, page, told, text: () => plain(page) };
 }
 

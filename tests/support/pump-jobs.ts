@@ -1,6 +1,6 @@
 import type { GaugeRef } from '../../src/core/job/index.ts';
 import lift from '../scenarios/plunger-lift.json' with { type: 'json' };
-import { GAUGES, SHEET } from './played.ts';
+import { GAUGES, type PlayedJob, SHEET } from './played.ts';
 
 /** A chart as it is typed on a data sheet. */
 export const chartText = (points: readonly { btdc: number; liftMm: number }[]): string =>
@@ -52,3 +52,13 @@ export const FINE_WHEEL: GaugeRef = {
   scatter: 0.03,
   scatterDof: 20
 };
+
+/** The gear tightened, with the lift before and after it. */
+export function tighten(job: PlayedJob, held: string, tight: string): void {
+  for (const [slot, text] of [
+    ['lift-held', held],
+    ['torque-final', '85'],
+    ['lift-tight', tight]
+  ] as const)
+    job.say(job.reading('tighten', slot, text, slot === 'torque-final' ? undefined : TURNING));
+}

@@ -8,7 +8,7 @@ import { chances } from '../../../study/chances.ts';
 import closure from '../../scenarios/lift-to-closure.json' with { type: 'json' };
 import { stateOf } from '$core/sheets/index.ts';
 import { engineWith, headline, mm, PlayedJob } from '../../support/played.ts';
-import { chartText, DIESEL, FINE_WHEEL, TURNING } from '../../support/pump-jobs.ts';
+import { chartText, DIESEL, FINE_WHEEL, tighten, TURNING } from '../../support/pump-jobs.ts';
 
 type Journey = { step: string; typed?: string[]; expect: Record<string, never> };
 const at = (step: string): Journey => (closure.journey as unknown as Journey[]).find((s) => s.step.startsWith(step))!;
@@ -107,12 +107,7 @@ describe('a pump timed by the one lift at which its port closes', () => {
     job.done('lift', 'decide');
     job.read('free', 'lift-held', '2.51');
     job.done('free', 'to-mark');
-    for (const [slot, text] of [
-      ['lift-held', '2.50'],
-      ['torque-final', '85'],
-      ['lift-tight', '2.52']
-    ] as const)
-      job.say(job.reading('tighten', slot, text, slot === 'torque-final' ? undefined : TURNING));
+    tighten(job, '2.50', '2.52');
     expect(job.state.work.gearSlot!.drag!.deg).toBeCloseTo(0.02 / 0.2, 6);
     job.done('tighten');
     zeroed(job, 'verify');

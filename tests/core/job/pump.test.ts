@@ -9,7 +9,7 @@ import lift from '../../scenarios/plunger-lift.json' with { type: 'json' };
 import offset from '../../scenarios/locked-offset.json' with { type: 'json' };
 import bench from '../../scenarios/pump-bench.json' with { type: 'json' };
 import { engineWith, headline, mm, PlayedJob } from '../../support/played.ts';
-import { DIESEL, FINE_WHEEL, PUMP, TURNING, chartText } from '../../support/pump-jobs.ts';
+import { chartText, DIESEL, FINE_WHEEL, PUMP, tighten, TURNING } from '../../support/pump-jobs.ts';
 
 /** Where a worked case of a journey stands. */
 type Case = { calc: string; in?: object; out?: object };
@@ -64,12 +64,7 @@ describe('a pump timed by plunger lift', () => {
     job.done('lift', 'decide');
     job.read('free', 'lift-held', '2.51');
     job.done('free', 'to-mark');
-    for (const [slot, text] of [
-      ['lift-held', '2.51'],
-      ['torque-final', '85'],
-      ['lift-tight', '2.52']
-    ] as const)
-      job.say(job.reading('tighten', slot, text, slot === 'torque-final' ? undefined : TURNING));
+    tighten(job, '2.51', '2.52');
     expect(job.state.work.gearSlot!.drag!.deg).toBeCloseTo(0.01 / means!.slopeMmPerDeg!, 3);
     job.done('tighten');
     cycle(job, 'verify', typed('crank backed'), typed('whole cycle')[0]!);
