@@ -76,3 +76,21 @@ describe('every way of a school changes something', () => {
     expect([...pairs]).toEqual([]);
   });
 });
+
+describe('a way that cranks by power', () => {
+  it('is refused while the bar is on the crank, and comes after the tools are off', () => {
+    const job = new PlayedJob(engineWith(FULL), 'fit-from-scratch');
+    for (const step of job.sheet.steps) {
+      if (step.id === 'off') break;
+      if (job.view(step.id).state !== 'done') doStep(job, step, true);
+    }
+    job.say({ kind: 'choose', school: 'prime', option: 'starter' });
+    expect(job.view('prime').state).toBe('open');
+    const refused = job.tryTo({ kind: 'done', step: 'prime' });
+    expect(!refused.ok && refused.error.message).toContain('Never operate the starter with the bar on the crank');
+    const ids = job.sheet.steps.map((s) => s.id);
+    expect(ids.indexOf('prime')).toBeGreaterThan(ids.indexOf('sweep'));
+    for (const id of ['off', 'sweep', 'prime']) doStep(job, job.view(id).step, true);
+    expect(job.state.flags.has('oil-primed')).toBe(true);
+  });
+});

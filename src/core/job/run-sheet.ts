@@ -108,9 +108,9 @@ export interface OnlyIf {
   flag?: string;
 }
 
-/** What a step is when it is done in another way: another instruction, other tools, another time, another pair of hands. */
+/** What a step is when it is done in another way: another instruction, other tools, hands, hazards and deeds. */
 export type StepWay = Partial<
-  Pick<Step, 'say' | 'why' | 'accept' | 'ifSkipped' | 'tools' | 'minutes' | 'helper' | 'hazards'>
+  Pick<Step, 'say' | 'why' | 'accept' | 'ifSkipped' | 'tools' | 'minutes' | 'helper' | 'hazards' | 'acts'>
 >;
 
 export interface Step {

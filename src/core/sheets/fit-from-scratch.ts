@@ -81,16 +81,17 @@ const setHousing: Step[] = [
 
 const prove: Step[] = [
   distributor.twoTurns({ id: 'two-turns', phase: PROVE }),
-  distributor.oilPrimed({
-    id: 'prime',
-    phase: PROVE,
-    onlyWay: { school: 'prime', is: ['starter', 'gallery'], usual: 'bore' }
-  }),
   engine.runInPlanned({ id: 'run-in-plan', phase: PROVE }),
   timing.hoseOff({ id: 'hose', phase: PROVE }),
   timing.strobeOn({ id: 'strobe-on', phase: PROVE }),
   crank.toolsOff({ id: 'off', phase: PROVE }),
   timing.nothingLeft({ id: 'sweep', phase: PROVE }),
+  // the starter may turn it: bar, wheel and hands are off by now
+  distributor.oilPrimed({
+    id: 'prime',
+    phase: PROVE,
+    onlyWay: { school: 'prime', is: ['starter', 'gallery'], usual: 'bore' }
+  }),
   timing.firstStart({ id: 'start', phase: PROVE }),
   engine.runIn({ id: 'run-in', phase: PROVE }),
   timing.strobeInitial({ id: 'strobe', phase: PROVE }),

@@ -41,13 +41,14 @@ const zeroed = (job: PlayedJob, step = 'lift') => {
   for (const text of ['0.02', '0.02']) job.say(job.reading(step, 'zero-again', text, TURNING));
   return job;
 };
-const forward = (job: PlayedJob, ...pairs: [string, string][]) => {
+const forwardOn = (job: PlayedJob, step: string, ...pairs: [string, string][]) => {
   for (const [lift, stands] of pairs) {
-    job.say(job.reading('lift', 'lift', lift, TURNING));
-    job.say(job.reading('lift', 'stands', stands, FINE_WHEEL));
+    job.say(job.reading(step, 'lift', lift, TURNING));
+    job.say(job.reading(step, 'stands', stands, FINE_WHEEL));
   }
   return job;
 };
+const forward = (job: PlayedJob, ...pairs: [string, string][]) => forwardOn(job, 'lift', ...pairs);
 const work = (job: PlayedJob, step = 'lift') => job.state.work.lifts[step]!;
 // 17.5 before TDC at the closure, half a degree for each tenth of a mm beside it
 const BELOW: [string, string] = ['2 rev 0.42', '340.0'];
@@ -125,6 +126,37 @@ describe('a pump timed by the one lift at which its port closes', () => {
     // the limits move away under it: what was proved falls
     const moved = engineWith({ ...CLOSING, pumpMinBtdc: '21', pumpMaxBtdc: '23', pumpBtdc: '22' });
     expect(stateOf(job.sheet, moved, job.log).flags.has('pump-timing-verified')).toBe(false);
+  });
+  it('proves nothing by a dial or a wheel that nobody named, nor against limits that nobody gave', () => {
+    const proved = (values: Record<string, string>, dial: typeof TURNING | null, wheel: typeof FINE_WHEEL | null) => {
+      const job = dialOn({ ...values, pumpBtdc: '17.5' });
+      for (const step of ['lift', 'verify']) {
+        for (const text of backed) job.say(job.reading(step, 'falling', text, dial));
+        for (const text of ['0.02', '0.02']) job.say(job.reading(step, 'zero-again', text, dial));
+        for (const [lift, stands] of [BELOW, CLOSES, ABOVE]) {
+          job.say(job.reading(step, 'lift', lift.replace('2 rev 0', '2'), dial));
+          job.say(job.reading(step, 'stands', stands, wheel));
+        }
+      }
+      return notSettled(job.state, job.view('verify'));
+    };
+    const wide = { pumpMinBtdc: '14', pumpMaxBtdc: '21' };
+    expect(proved(wide, TURNING, FINE_WHEEL)).toBeNull();
+    expect(proved(wide, null, FINE_WHEEL)).toContain('nobody named the dial');
+    expect(proved(wide, TURNING, null)).toContain('nobody named the wheel');
+    const open = Object.fromEntries(Object.entries(CLOSING).filter(([k]) => !/^pumpM(in|ax)Btdc$/.test(k)));
+    const unlimited = dialOn({ pumpBtdc: '17.5' });
+    const bare = stateOf(
+      unlimited.sheet,
+      engineWith(open),
+      forwardOn(zeroed(unlimited, 'verify'), 'verify', BELOW, CLOSES, ABOVE).log
+    );
+    expect(
+      notSettled(
+        bare,
+        bare.steps.find((v) => v.step.id === 'verify')!
+      )
+    ).toContain('has no limits');
   });
   it('refuses a chart, another pump and a missing figure', () => {
     const chart = at('a rising chart').expect as unknown as { in: never; error: string };

@@ -59,9 +59,7 @@ export const mapLeads = (u: Use): Step =>
       ways: {
         'rotor-sense': {
           turn: {
-            say: 'Cap aside, leads on it: turn the crank forward a few degrees by hand and see which way the rotor goes. Then, clockwise from number one\u2019s tower, type where each lead goes; photograph cap, latch, plug and capsule.',
-            tools: ['bar', 'camera', 'lead tags'],
-            helper: 'advised'
+            say: 'Clockwise from number one\u2019s tower, type where each lead goes; photograph cap, latch, plug and capsule. Do not turn the crank for it: at the next step that turns it forward, the cap aside with its leads on, see which way the rotor goes.'
           },
           capsule: {
             say: 'See which way the capsule\u2019s rod pulls the plate: an advance capsule pulls it against the rotor, a retard capsule with it. Then, clockwise from number one\u2019s tower, type where each lead goes; photograph cap, latch, plug and capsule.'

@@ -25,7 +25,7 @@ export const sweepRun = (u: Use): Step =>
         'mark-scale': {
           tape: { tools: ['strobe', 'tachometer', 'tape for this rim'] },
           dots: {
-            say: 'Paint a dot at each measured mark. Raise the speed in steps and hold each, read, then come down again; stay clear of the plane of the fan.',
+            say: 'Read on the dots, painted at the measured marks while the engine stood; never paint one while it runs. Raise the speed in steps and hold each, read, then come down again; stay clear of the plane of the fan.',
             tools: ['strobe', 'tachometer', 'measured marks', 'paint'],
             minutes: 18
           },

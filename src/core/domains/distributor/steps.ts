@@ -208,7 +208,9 @@ export const oilPrimed = (u: Use): Step =>
           starter: {
             say: 'Plugs out, fuel and spark off, people clear: turn the engine by the starter until pressure shows; then look at the firing point again.',
             tools: ['oil pressure gauge'],
-            minutes: 8
+            minutes: 8,
+            helper: 'yes',
+            acts: ['cranks-by-power']
           },
           gallery: {
             say: 'Press oil into a gallery until pressure shows and oil reaches the top; that proves the galleries and not the pump, so watch the pressure at the first start.',

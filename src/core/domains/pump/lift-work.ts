@@ -21,6 +21,8 @@ export interface LiftWork {
   cycles: number;
   /** a lift was read and the crank at it not yet */
   standsWanted: boolean;
+  /** what of it was read with a gauge that nobody named; null where all were named */
+  unnamed: 'dial' | 'wheel' | null;
   falling: Reading[];
   /** where the plunger came to rest; null while it has not */
   base: { index: number; zeroMm: number } | null;
@@ -103,6 +105,11 @@ export function liftWork(
     step: id,
     cycles: cycles.length,
     standsWanted: open,
+    unnamed: [...zeros, ...lifts].some((x) => x.gauge === null)
+      ? 'dial'
+      : cycles.some((c) => c.stands.gauge === null)
+        ? 'wheel'
+        : null,
     falling,
     base: found?.found ? { index: found.index!, zeroMm: found.zeroMm! } : null,
     zero,

@@ -79,9 +79,11 @@ export function liftOpen(state: PumpState, v: StepView): string | Open | null {
   const { verdict, scatterUnknown } = w.timing;
   // the base circle was found and the slack taken up: only the timing is open
   const timing = (what: string, short: Open['short']): Open => ({ what, short, of: ['pump-timing-verified'] });
+  if (w.unnamed) return timing(`nobody named the ${w.unnamed} that it was read by`, 'no-gauge');
   if (scatterUnknown)
     return timing('nothing tells how this dial scatters in this hand: read the lift again', 'undecided');
-  if (!verdict || verdict.state === 'in') return null;
+  if (!verdict) return timing('the data sheet has no limits: whether the timing is in is not known', 'undecided');
+  if (verdict.state === 'in') return null;
   if (verdict.state === 'out') return timing('the timing is outside its limits', 'out');
   return timing(
     w.timing.advice === 'turn'

@@ -45,7 +45,13 @@
         <tr
           ><td>Crank, when the gear is pressed on</td><td class="n"
             >{w.offsetBtdc === null ? '' : `${w.offsetBtdc.toFixed(2)}°`}</td
-          ><td class="quiet">{w.offsetFrom === 'decided' ? 'decided on this job' : source('gearOffsetBtdc')}</td></tr
+          ><td class="quiet"
+            >{w.offsetFrom === 'decided'
+              ? 'decided on this job'
+              : w.offsetFrom === 'way'
+                ? 'all of it in the pump, as chosen'
+                : source('gearOffsetBtdc')}</td
+          ></tr
         >
         {#if w.total}
           <tr class="sum"
