@@ -1,6 +1,6 @@
 import type { GaugeRef } from '../../src/core/job/index.ts';
 import lift from '../scenarios/plunger-lift.json' with { type: 'json' };
-import { GAUGES, type PlayedJob, SHEET } from './played.ts';
+import { engineWith, GAUGES, PlayedJob, SHEET } from './played.ts';
 
 /** A chart as it is typed on a data sheet. */
 export const chartText = (points: readonly { btdc: number; liftMm: number }[]): string =>
@@ -61,4 +61,19 @@ export function tighten(job: PlayedJob, held: string, tight: string): void {
     ['lift-tight', tight]
   ] as const)
     job.say(job.reading('tighten', slot, text, slot === 'torque-final' ? undefined : TURNING));
+}
+
+/** An inline pump as far as the dial on its plunger; true TDC reads 358 on the wheel. */
+export function dialOn(values: Record<string, string>): PlayedJob {
+  const job = new PlayedJob(engineWith(values), 'plunger-lift');
+  job.done('intake');
+  job.say({ kind: 'choose', school: 'plate-read', option: 'two' });
+  job.done('chart', 'safe', 'plugs', 'bar', 'cover', 'wheel');
+  job.pairs('1.8', ['343.5', '12.5'], ['343.5', '12.5'], ['343.5', '12.5']).done('tdc', 'mark', 'probe-out');
+  job.say({ kind: 'sign', sign: 'airPushedOut', seen: true });
+  job.say({ kind: 'sign', sign: 'bothValvesClosed', seen: true });
+  job.done('stroke', 'valve-out');
+  job.read('dial', 'spare-low', '0.8');
+  job.read('dial', 'spare-high', '2.4');
+  return job.done('dial');
 }

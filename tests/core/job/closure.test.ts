@@ -8,7 +8,7 @@ import { chances } from '../../../study/chances.ts';
 import closure from '../../scenarios/lift-to-closure.json' with { type: 'json' };
 import { stateOf } from '$core/sheets/index.ts';
 import { engineWith, headline, mm, PlayedJob } from '../../support/played.ts';
-import { chartText, DIESEL, FINE_WHEEL, tighten, TURNING } from '../../support/pump-jobs.ts';
+import { chartText, dialOn as asFarAsDial, DIESEL, FINE_WHEEL, tighten, TURNING } from '../../support/pump-jobs.ts';
 
 type Journey = { step: string; typed?: string[]; expect: Record<string, never> };
 const at = (step: string): Journey => (closure.journey as unknown as Journey[]).find((s) => s.step.startsWith(step))!;
@@ -22,20 +22,7 @@ const CLOSING = {
 };
 const backed = at('crank backed').typed!;
 
-/** As far as the dial on the plunger; true TDC reads 358 on the wheel. */
-const dialOn = (values: Record<string, string> = {}) => {
-  const job = new PlayedJob(engineWith({ ...CLOSING, ...values }), 'plunger-lift');
-  job.done('intake');
-  job.say({ kind: 'choose', school: 'plate-read', option: 'two' });
-  job.done('chart', 'safe', 'plugs', 'bar', 'cover', 'wheel');
-  job.pairs('1.8', ['343.5', '12.5'], ['343.5', '12.5'], ['343.5', '12.5']).done('tdc', 'mark', 'probe-out');
-  job.say({ kind: 'sign', sign: 'airPushedOut', seen: true });
-  job.say({ kind: 'sign', sign: 'bothValvesClosed', seen: true });
-  job.done('stroke', 'valve-out');
-  job.read('dial', 'spare-low', '0.8');
-  job.read('dial', 'spare-high', '2.4');
-  return job.done('dial');
-};
+const dialOn = (values: Record<string, string> = {}) => asFarAsDial({ ...CLOSING, ...values });
 const zeroed = (job: PlayedJob, step = 'lift') => {
   for (const text of backed) job.say(job.reading(step, 'falling', text, TURNING));
   for (const text of ['0.02', '0.02']) job.say(job.reading(step, 'zero-again', text, TURNING));

@@ -9,7 +9,7 @@ import lift from '../../scenarios/plunger-lift.json' with { type: 'json' };
 import offset from '../../scenarios/locked-offset.json' with { type: 'json' };
 import bench from '../../scenarios/pump-bench.json' with { type: 'json' };
 import { engineWith, headline, mm, PlayedJob } from '../../support/played.ts';
-import { chartText, DIESEL, FINE_WHEEL, PUMP, tighten, TURNING } from '../../support/pump-jobs.ts';
+import { chartText, dialOn, DIESEL, FINE_WHEEL, PUMP, tighten, TURNING } from '../../support/pump-jobs.ts';
 
 /** Where a worked case of a journey stands. */
 type Case = { calc: string; in?: object; out?: object };
@@ -18,19 +18,7 @@ const cases = (j: { journey: { expect: Case }[] }, calc: string) =>
 const typed = (step: string) =>
   (lift.journey as { step: string; typed?: string[] }[]).find((s) => s.step.startsWith(step))!.typed!;
 
-const lifted = (values: Record<string, string> = {}) => {
-  const job = new PlayedJob(engineWith({ ...DIESEL, ...values }), 'plunger-lift');
-  job.done('intake');
-  for (const [school, option] of [['plate-read', 'two']] as const) job.say({ kind: 'choose', school, option });
-  job.done('chart', 'safe', 'plugs', 'bar', 'cover', 'wheel');
-  job.pairs('1.8', ['343.5', '12.5'], ['343.5', '12.5'], ['343.5', '12.5']).done('tdc', 'mark', 'probe-out');
-  job.say({ kind: 'sign', sign: 'airPushedOut', seen: true });
-  job.say({ kind: 'sign', sign: 'bothValvesClosed', seen: true });
-  job.done('stroke', 'valve-out');
-  job.read('dial', 'spare-low', '0.8');
-  job.read('dial', 'spare-high', '2.4');
-  return job.done('dial');
-};
+const lifted = (values: Record<string, string> = {}) => dialOn({ ...DIESEL, ...values });
 /** True TDC reads 358 on the wheel. */
 const cycle = (job: PlayedJob, step: string, dial: readonly string[], turned: string, stands = '358.0') => {
   for (const text of dial) job.say(job.reading(step, 'falling', text, TURNING));

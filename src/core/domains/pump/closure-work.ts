@@ -3,8 +3,7 @@ import { pumpClosure } from '../../calculations/pump/pump-closure.ts';
 import type { CalcError } from '../../errors/catalogue.ts';
 import { gaugeOf } from '../../job/readings.ts';
 import { mean } from '../../numerics/statistics.ts';
-import type { Cycle, Lift } from './lift-cycles.ts';
-import { standsOf, type Stands } from './lift-cycles.ts';
+import { standsOf, type Cycle, type Lift, type Stands } from './lift-cycles.ts';
 
 /** How the crank goes with the lift about the closure, measured on this engine; degrees of the crank for a mm of lift. */
 export interface Slope {

@@ -17,8 +17,7 @@ export function chartHeadline(state: PumpState, _: StepView, len: LengthText): s
   if (!c.target || !c.kind) return null;
   if (c.kind === 'lift-to-closure')
     return `The port closes at ${len(c.target.liftMm, 2)}, whatever the timing: the dial must show that with the crank at ${formatTiming(c.target.btdc)}`;
-  const where = 'with the crank at TDC';
-  return `A lift of ${len(c.target.liftMm, 2)} must stand ${where}`;
+  return `A lift of ${len(c.target.liftMm, 2)} must stand with the crank at TDC`;
 }
 
 export function chartOpen(state: PumpState): string | null {
@@ -43,7 +42,7 @@ export function liftHeadline(state: PumpState, v: StepView, len: LengthText): st
     return `${by}. ${mendText(state, v, len)}`;
   }
   if (w.problem) return w.problem.message;
-  if (w.closure && w.lift && !w.standsWanted) return closureText(w.closure, len);
+  if (w.closure && w.lift) return closureText(w.closure, len);
   if (w.base)
     return w.falling.length
       ? `On its base circle since reading ${w.base.index + 1}: zero the dial, forward to ${w.closure?.next.length ? stopsText(w.closure, len) : 'the lift'}`

@@ -109,28 +109,18 @@ async function writeOne(jobId: string, job: Job, input: EventInput, by: Person, 
       'photo'
     );
   const seq = job.lastSeq + job.fresh.length + 1;
-  const at =
-    body.kind === 'reading' && job.pending
-      ? await writeLater(jobId, { ...job, pending: job.pending }, { seq, id: input.id, body }, by, c)
-      : await insertEvent(jobId, seq, input.id, body, by.id, c);
+  if (body.kind === 'reading' && job.pending) {
+    job.pending.push({ seq, id: input.id, body });
+    if (job.pending.length >= TOGETHER) await writePending(jobId, job.pending, by, c);
+    return { ...body, id: input.id, seq, at: job.now.toISOString(), by };
+  }
+  const at = await insertEvent(jobId, seq, input.id, body, by.id, c);
   if (body.kind === 'take' || body.kind === 'undo') await settleParts(jobId, job, by, c);
   return { ...body, id: input.id, seq, at: at.toISOString(), by };
 }
 
 /** Readings in a row are written so many at a time: the row of their job is then counted up once for all of them. */
 const TOGETHER = 200;
-
-async function writeLater(
-  jobId: string,
-  { pending, now }: Job & { pending: NonNullable<Job['pending']> },
-  one: { seq: number; id: string; body: EventBody },
-  by: Person,
-  c: Queryable
-): Promise<Date> {
-  pending.push(one);
-  if (pending.length >= TOGETHER) await writePending(jobId, pending, by, c);
-  return now;
-}
 
 async function writePending(jobId: string, pending: Job['pending'], by: Person, c: Queryable): Promise<void> {
   const now = pending?.splice(0) ?? [];
