@@ -206,7 +206,7 @@ export const oilPrimed = (u: Use): Step =>
       ways: {
         prime: {
           starter: {
-            say: 'Plugs out, fuel and spark off, people clear: turn the engine by the starter until pressure shows; then look at the firing point again.',
+            say: 'Plugs out once more, fuel and spark off, people clear: turn the engine by the starter until pressure shows. Then put the plugs back and look at the firing point again.',
             tools: ['oil pressure gauge'],
             minutes: 8,
             helper: 'yes',

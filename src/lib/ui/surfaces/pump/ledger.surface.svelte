@@ -28,7 +28,9 @@
       onoffset={session.state.closed ? undefined : onoffset}
     />
     {#if w.crankSetBtdc !== null}<p class="note">
-        With this pump the crank must stand {w.crankSetBtdc.toFixed(2)}° before TDC when the gear is pressed on.
+        With this pump the crank must stand {w.crankSetBtdc === 0
+          ? 'at TDC'
+          : `${w.crankSetBtdc.toFixed(2)}° before TDC`} when the gear is pressed on.
       </p>{/if}
   </div>
   <div>

@@ -85,7 +85,7 @@
       {#if w.closure}<dt>Port closes at</dt>
         <dd>{len(w.closure.closureMm, 2)}</dd>
         {#if w.slopeMmPerDeg !== null && w.closure.slope}<dt>Slope here</dt>
-          <dd>{slopeText(w.closure.slope)}</dd>{/if}{/if}
+          <dd class="wraps">{slopeText(w.closure.slope)}</dd>{/if}{/if}
     </dl>
   </div>
   <div>
